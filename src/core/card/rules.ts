@@ -1,0 +1,45 @@
+import type { Card } from './card'
+import type { Finding, Severity } from './finding'
+import { DEFAULT_SCHOOL, type School } from './school'
+
+/** Where a rule comes from. */
+export type RuleSource = 'published' | 'common practice' | 'school' | 'format'
+
+/** What a rule finds; the register adds the rule's id and severity. */
+export type Found = Omit<Finding, 'rule' | 'severity'>
+
+/** One check. Every check, wherever it lives, is a rule in the register. */
+export interface Rule {
+  /** `folder/name`, never reused. */
+  id: string
+  /** What it looks at, for the trainer. */
+  looksAt: string
+  /** Why it matters. */
+  why: string
+  source: RuleSource
+  /** The published source, or a note on the practice. */
+  reference?: string
+  severity: Severity
+  check: (card: Card, school: School) => Found[]
+}
+
+/**
+ * Runs rules over a card.
+ * @returns the findings, worst first, in the order of the register
+ */
+export function runRules(
+  rules: readonly Rule[],
+  card: Card,
+  school: School = DEFAULT_SCHOOL
+): Finding[] {
+  const rank: Record<Severity, number> = { stop: 0, mend: 1, note: 2 }
+  return rules
+    .flatMap((rule) =>
+      rule.check(card, school).map((found) => ({
+        rule: rule.id,
+        severity: school.severities[rule.id] ?? rule.severity,
+        ...found,
+      }))
+    )
+    .sort((a, b) => rank[a.severity] - rank[b.severity])
+}

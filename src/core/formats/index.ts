@@ -1,0 +1,7 @@
+export * from './json'
+export * from './labels'
+export * from './problem'
+export * from './readCard'
+export { readMarkdown } from './readMarkdown'
+export { writeMarkdown } from './writeMarkdown'
+export { issueMessage } from './validate'

@@ -1,0 +1,54 @@
+import { findNodeAtLocation, type ParseError, parseTree, printParseErrorCode } from 'jsonc-parser'
+import type { Card } from '../card'
+import { CardFileError, FORMAT_VERSION, versionProblem } from './problem'
+import { validCard } from './validate'
+
+/** Writes a card as JSON, with the format version first. */
+export function writeJson(card: Card): string {
+  return `${JSON.stringify({ notula: FORMAT_VERSION, ...card }, null, 2)}\n`
+}
+
+function lineAt(text: string, offset: number): number {
+  let line = 1
+  for (let i = text.indexOf('\n'); i >= 0 && i < offset; i = text.indexOf('\n', i + 1)) line += 1
+  return line
+}
+
+/**
+ * Reads a card from JSON.
+ * @throws CardFileError with the line of each problem
+ */
+export function readJson(text: string): Card {
+  let value: unknown
+  try {
+    value = JSON.parse(text)
+  } catch {
+    const errors: ParseError[] = []
+    parseTree(text, errors, { disallowComments: true, allowTrailingComma: false })
+    const first = errors[0]
+    throw new CardFileError([
+      {
+        line: first ? lineAt(text, first.offset) : 1,
+        message: `this is no valid JSON${first ? ` (${wordsOf(printParseErrorCode(first.error))})` : ''}`,
+      },
+    ])
+  }
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    throw new CardFileError([
+      { line: 1, message: 'the file holds no card: it should be one JSON object' },
+    ])
+  const { notula, ...card } = value as Record<string, unknown>
+  const wrong = versionProblem(notula)
+  if (wrong) throw new CardFileError([{ line: 1, message: wrong }])
+  const tree = parseTree(text)
+  return validCard(card, (path) => {
+    for (let keys = path.map((key) => key as string | number); ; keys = keys.slice(0, -1)) {
+      const node = tree && findNodeAtLocation(tree, keys)
+      if (node)
+        return lineAt(text, node.parent?.type === 'property' ? node.parent.offset : node.offset)
+      if (keys.length === 0) return 1
+    }
+  })
+}
+
+const wordsOf = (code: string) => code.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()

@@ -1,0 +1,132 @@
+import type { Lexicon, SideOptions, SideWord, Turning } from './lexicon'
+import { letterNamesSide, namesSide, shortNamesSide } from './englishReading'
+
+/** Everything in a line that could be a side word, or a span that braces fix. */
+const CANDIDATE =
+  /\{[^{}]*\}|(?:[Cc][Oo][Uu][Nn][Tt][Ee][Rr][\s-]?|[Aa][Nn][Tt][Ii][\s-]?)?[Cc][Ll][Oo][Cc][Kk][Ww][Ii][Ss][Ee]|[Ll][Ee][Ff][Tt]|[Rr][Ii][Gg][Hh][Tt]|\b[LRlr](?:HS|H|F|[Tt])?\b/g
+
+/** Endings that make compounds of left and right: rightward, left-handed is two words. */
+const ENDING = /(?:wards?|most|hand(?:ed|ers?)?|side[ds]?|foot(?:ed)?)?(?![\p{L}\p{M}\p{N}_])/iuy
+const WORD_BEFORE = /[\p{L}\p{M}\p{N}_]$/u
+const COUNTER_BEFORE = /(?:counter|anti)[\s-]?$/i
+
+function cased(letters: string, like: string): string {
+  let word = ''
+  for (let i = 0; i < letters.length; i += 1) {
+    const from = like[Math.min(i, like.length - 1)]!
+    word += from === from.toUpperCase() ? letters[i]!.toUpperCase() : letters[i]!
+  }
+  return word
+}
+
+/** left ↔ right in any mixture of cases that has one answer in both directions, else null. */
+function otherSideWord(word: string): string | null {
+  if (word === 'left') return 'right'
+  if (word === 'right') return 'left'
+  if (word.length === 4) return cased('right', word)
+  const h = word[3]!
+  const t = word[4]!
+  if ((h === h.toUpperCase()) !== (t === t.toUpperCase())) return null
+  return cased('left', word)
+}
+
+function caseOf(word: string): 'lower' | 'title' | 'upper' | 'mixed' {
+  if (word === word.toLowerCase()) return 'lower'
+  if (word === word.toUpperCase()) return 'upper'
+  return word.slice(1) === word.slice(1).toLowerCase() ? 'title' : 'mixed'
+}
+
+function otherTurn(word: string, turning: Turning): string | null {
+  const against = /^(?:counter|anti)/i.test(word)
+  const plain = against ? 'clockwise' : turning
+  switch (caseOf(against ? word.replace(/[\s-]+c/i, 'c') : word)) {
+    case 'lower':
+      return plain
+    case 'upper':
+      return plain.toUpperCase()
+    case 'title':
+      return plain[0]!.toUpperCase() + plain.slice(1)
+    case 'mixed':
+      return null
+  }
+}
+
+const OTHER_LETTER: Record<string, string> = { L: 'R', R: 'L', l: 'r', r: 'l' }
+
+function readWord(text: string, start: number, word: string): SideWord | null {
+  if (start > 0 && WORD_BEFORE.test(text.slice(Math.max(0, start - 2), start))) return null
+  const end = start + word.length
+  ENDING.lastIndex = end
+  const ending = ENDING.exec(text)
+  if (!ending) return null
+  const other = otherSideWord(word)
+  const side = word.length === 4 ? 'left' : 'right'
+  const found = { start, end, kind: 'side', side, other: other ?? word } as const
+  if (other === null) return { ...found, role: 'plain' }
+  if (ending[0]) return { ...found, role: 'swaps' }
+  const here = namesSide(side, text, start, end)
+  const mirrored = namesSide(side === 'left' ? 'right' : 'left', text, start, end)
+  return { ...found, role: here ? (mirrored ? 'swaps' : 'unsure') : 'plain' }
+}
+
+function readTurn(text: string, start: number, word: string, turning: Turning): SideWord | null {
+  const end = start + word.length
+  if (/[\p{L}\p{M}\p{N}_]/u.test(text.charAt(end))) return null
+  const before = text.slice(Math.max(0, start - 8), start)
+  if (WORD_BEFORE.test(before) || COUNTER_BEFORE.test(before)) return null
+  const other = otherTurn(word, turning)
+  const role = other === null ? 'plain' : 'swaps'
+  return { start, end, kind: 'turn', side: null, other: other ?? word, role }
+}
+
+function readLetter(text: string, start: number, word: string): SideWord | null {
+  const end = start + word.length
+  if (WORD_BEFORE.test(text.slice(Math.max(0, start - 2), start))) return null
+  if (/[\p{L}\p{M}]/u.test(text.charAt(end))) return null
+  const names =
+    word.length === 1 ? letterNamesSide(text, start, end) : shortNamesSide(text, start, end)
+  const first = word[0]!
+  return {
+    start,
+    end,
+    kind: 'letter',
+    side: first === 'L' || first === 'l' ? 'left' : 'right',
+    other: OTHER_LETTER[first]! + word.slice(1),
+    role: names ? 'swaps' : 'plain',
+  }
+}
+
+function find(text: string, options: SideOptions = {}): SideWord[] {
+  const turning = options.turning ?? 'counterclockwise'
+  const words: SideWord[] = []
+  CANDIDATE.lastIndex = 0
+  for (let match = CANDIDATE.exec(text); match; match = CANDIDATE.exec(text)) {
+    const word = match[0]
+    const start = match.index
+    if (word[0] === '{') {
+      const resume = CANDIDATE.lastIndex
+      const inside = find(word.slice(1, -1), options)
+      CANDIDATE.lastIndex = resume
+      for (const each of inside) {
+        words.push({
+          ...each,
+          start: each.start + start + 1,
+          end: each.end + start + 1,
+          role: 'fixed',
+        })
+      }
+      continue
+    }
+    const found =
+      word.length <= 3
+        ? readLetter(text, start, word)
+        : word.length <= 5
+          ? readWord(text, start, word)
+          : readTurn(text, start, word, turning)
+    if (found) words.push(found)
+  }
+  return words
+}
+
+/** The side words of English. */
+export const english: Lexicon = { language: 'en', find }

@@ -1,0 +1,4 @@
+export * from './english'
+export * from './lexicon'
+export * from './mirrorCard'
+export * from './mirrorText'
