@@ -1,0 +1,65 @@
+import { z } from 'zod'
+import { Card } from '@/core/card'
+import { loadCard, saveCard, setStatus, STATUSES } from '@/server/cards'
+import { answering, problem, readBody } from '@/server/problem'
+
+type Context = { params: Promise<{ id: string }> }
+
+const missing = (id: string) =>
+  problem(404, 'No such card', `There is no card “${id}”. It may have been deleted.`)
+
+export function GET(_request: Request, { params }: Context) {
+  return answering(async () => {
+    const { id } = await params
+    const stored = await loadCard(id)
+    return stored ? Response.json(stored) : missing(id)
+  })
+}
+
+const Save = z.strictObject({
+  card: Card,
+  /** The version that the text started from. */
+  from: z.int().min(1),
+  author: z.string().trim().max(200).default(''),
+  note: z.string().trim().max(2000).default(''),
+})
+
+/** Saves a new version; a stale one is refused with both texts. */
+export function PUT(request: Request, { params }: Context) {
+  return answering(async () => {
+    const { id } = await params
+    const body = await readBody(request, Save)
+    if (body instanceof Response) return body
+    if (body.card.id !== id)
+      return problem(
+        400,
+        'Two ids',
+        `The card says it is “${body.card.id}”, the address says “${id}”. Nothing was saved.`
+      )
+    const result = await saveCard(body.card, body.from, body.author, body.note)
+    switch (result.outcome) {
+      case 'saved':
+        return Response.json({ version: result.version, savedAt: result.savedAt })
+      case 'missing':
+        return missing(id)
+      case 'stale':
+        return problem(
+          409,
+          'Someone saved this card meanwhile',
+          `Version ${result.current.version} was saved after you started from version ${body.from}. Your text was not written over it; both are kept.`,
+          { current: result.current, yours: body.card }
+        )
+    }
+  })
+}
+
+const Change = z.strictObject({ status: z.enum(STATUSES) })
+
+export function PATCH(request: Request, { params }: Context) {
+  return answering(async () => {
+    const { id } = await params
+    const body = await readBody(request, Change)
+    if (body instanceof Response) return body
+    return (await setStatus(id, body.status)) ? Response.json({ status: body.status }) : missing(id)
+  })
+}

@@ -1,0 +1,31 @@
+import '@mantine/core/styles.css'
+import '@/ui/theme.css'
+import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core'
+import type { Metadata, Viewport } from 'next'
+import type { ReactNode } from 'react'
+import { Providers } from '@/ui/chrome/Providers'
+import { devanagari, text, title } from './fonts'
+
+export const metadata: Metadata = {
+  title: { default: 'Notula', template: '%s · Notula' },
+  description: 'Pose cards with both sides, the breath, the ladder and the cautions.',
+}
+
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html
+      lang="en"
+      {...mantineHtmlProps}
+      className={`${text.variable} ${title.variable} ${devanagari.variable}`}
+    >
+      <head>
+        <ColorSchemeScript defaultColorScheme="auto" />
+      </head>
+      <body>
+        <Providers>{children}</Providers>
+      </body>
+    </html>
+  )
+}

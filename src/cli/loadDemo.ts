@@ -1,0 +1,15 @@
+import path from 'node:path'
+import { closeDb } from '@/server/db'
+import { loadDemo } from '@/server/demo'
+
+/** Called by npm start: fills an empty database with the demo deck. */
+async function run(): Promise<void> {
+  const loaded = await loadDemo(path.resolve('demo'))
+  console.log(loaded ? `${loaded} cards` : 'already there')
+  await closeDb()
+}
+
+run().catch((error: unknown) => {
+  console.error(error)
+  process.exit(1)
+})

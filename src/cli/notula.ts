@@ -1,0 +1,199 @@
+#!/usr/bin/env -S node --import tsx
+import { readFileSync, writeFileSync } from 'node:fs'
+import { Command, CommanderError } from 'commander'
+import { type Card, DEFAULT_SCHOOL, type Finding, pathKeys, titleOf } from '@/core/card'
+import { checkCard } from '@/core/check'
+import {
+  CARD_FORMATS,
+  CardFileError,
+  decodeText,
+  describeProblems,
+  readCardBytes,
+  writeJson,
+  writeMarkdown,
+} from '@/core/formats'
+import { mirrorText, type Turning } from '@/core/sides'
+
+/** The `notula` command: the same core, without a screen and without a database. */
+
+const GOOD = 0
+const FINDINGS = 1
+const BAD_CALL = 2
+
+/** Something in the call or a file that cannot be used; its text goes to stderr. */
+class BadCall extends Error {}
+
+function readBytes(file: string): Uint8Array {
+  try {
+    return readFileSync(file)
+  } catch (error) {
+    const code = (error as NodeJS.ErrnoException).code
+    const why =
+      code === 'ENOENT'
+        ? 'there is no such file'
+        : code === 'EISDIR'
+          ? 'this is a folder, not a file'
+          : 'the file cannot be read'
+    throw new BadCall(`${file}:1: ${why}`)
+  }
+}
+
+function cardFrom(file: string): Card {
+  try {
+    return readCardBytes(readBytes(file))
+  } catch (error) {
+    if (error instanceof CardFileError) throw new BadCall(describeProblems(file, error))
+    throw error
+  }
+}
+
+/** Reads several files, and tells of all that cannot be read before it gives up. */
+function cardsFrom(files: string[]): { file: string; card: Card }[] {
+  const wrong: string[] = []
+  const cards = files.flatMap((file) => {
+    try {
+      return [{ file, card: cardFrom(file) }]
+    } catch (error) {
+      if (!(error instanceof BadCall)) throw error
+      wrong.push(error.message)
+      return []
+    }
+  })
+  if (wrong.length) throw new BadCall(wrong.join('\n'))
+  return cards
+}
+
+const out = (text: string) => process.stdout.write(text)
+
+function oneOf<T extends string>(what: string, value: string, allowed: readonly T[]): T {
+  const found = allowed.find((each) => each === value)
+  if (!found)
+    throw new BadCall(`${what} “${value}” is not known; it is one of ${allowed.join(', ')}`)
+  return found
+}
+
+function mirror(options: { spelling: string }): number {
+  const turning: Turning = oneOf('the spelling', options.spelling, [
+    'counterclockwise',
+    'anticlockwise',
+  ])
+  const text = decodeText(readFileSync(0))
+  const lines = text.split('\n')
+  const last = lines.at(-1) === '' ? lines.pop() : undefined
+  out(
+    lines.map((line) => mirrorText(line, { turning })).join('\n') +
+      (last === '' ? '\n' : lines.length ? '\n' : '')
+  )
+  return GOOD
+}
+
+/** Line of a finding in its file: the first line that holds its words. */
+function lineOf(text: string, card: Card, where: string): number {
+  let value: unknown = card
+  for (const key of pathKeys(where)) value = (value as Record<string, unknown> | undefined)?.[key]
+  const words = typeof value === 'string' ? value.slice(0, 40) : ''
+  const line = words ? text.split('\n').findIndex((each) => each.includes(words)) : -1
+  return line + 1 || 1
+}
+
+function check(files: string[], options: { json?: boolean }): number {
+  const all: (Finding & { file: string })[] = []
+  for (const { file, card } of cardsFrom(files)) {
+    const findings = checkCard(card, DEFAULT_SCHOOL)
+    all.push(...findings.map((finding) => ({ ...finding, file })))
+    if (options.json) continue
+    const text = decodeText(readBytes(file))
+    for (const { severity, where, message, rule } of findings)
+      out(`${file}:${lineOf(text, card, where)}: ${severity}: ${message} (${where}, ${rule})\n`)
+    if (findings.length === 0) out(`${file}: nothing to mend on “${titleOf(card)}”\n`)
+  }
+  if (options.json)
+    out(
+      `${JSON.stringify(files.length > 1 ? all : all.map(({ file: _file, ...finding }) => finding), null, 2)}\n`
+    )
+  return all.some((finding) => finding.severity === 'stop') ? FINDINGS : GOOD
+}
+
+function convert(file: string, options: { to: string; out?: string }): number {
+  const format = oneOf('the format', options.to, CARD_FORMATS)
+  const card = cardFrom(file)
+  const text = format === 'md' ? writeMarkdown(card) : writeJson(card)
+  if (options.out) writeFileSync(options.out, text)
+  else out(text)
+  return GOOD
+}
+
+async function print(files: string[], options: { stock: string; out: string }): Promise<number> {
+  const stock = oneOf('the paper', options.stock, ['A4', 'A5', 'A6'])
+  const cards = cardsFrom(files).map(({ card }) => card)
+  const { printCards } = await import('@/server/print')
+  const titles = new Map(cards.map((card) => [card.id, titleOf(card)]))
+  const pdf = await printCards(cards, DEFAULT_SCHOOL, titles, stock)
+  try {
+    writeFileSync(options.out, pdf)
+  } catch {
+    throw new BadCall(`${options.out}:1: the file cannot be written; nothing was printed`)
+  }
+  out(`${options.out}: ${cards.length === 1 ? 'one card' : `${cards.length} cards`}, ${stock}\n`)
+  return GOOD
+}
+
+async function run(argv: string[]): Promise<number> {
+  let code: number = GOOD
+  const program = new Command('notula')
+    .description('Pose cards on the command line: a card is a Markdown or a JSON file.')
+    .exitOverride()
+    .showHelpAfterError()
+  program
+    .command('mirror')
+    .description('write each line from the standard input for the other side')
+    .option('--spelling <word>', 'counterclockwise or anticlockwise', 'counterclockwise')
+    .action((options) => {
+      code = mirror(options)
+    })
+  program
+    .command('check')
+    .description('tell what is to be mended on cards')
+    .argument('<files...>')
+    .option('--json', 'as JSON')
+    .action((files, options) => {
+      code = check(files, options)
+    })
+  program
+    .command('convert')
+    .description('write a card in another format')
+    .argument('<file>')
+    .requiredOption('--to <format>', CARD_FORMATS.join(' or '))
+    .option('--out <file>', 'where to; else the standard output')
+    .action((file, options) => {
+      code = convert(file, options)
+    })
+  program
+    .command('print')
+    .description('print cards to a PDF')
+    .argument('<files...>')
+    .option('--stock <paper>', 'A4, A5 or A6', 'A5')
+    .requiredOption('--out <file>', 'the PDF to write')
+    .action(async (files, options) => {
+      code = await print(files, options)
+    })
+  await program.parseAsync(argv)
+  return code
+}
+
+run(process.argv).then(
+  (code) => {
+    process.exitCode = code
+  },
+  (error: unknown) => {
+    if (error instanceof CommanderError) {
+      process.exitCode = error.exitCode === 0 ? GOOD : BAD_CALL
+      return
+    }
+    if (error instanceof CardFileError)
+      process.stderr.write(`${describeProblems('standard input', error)}\n`)
+    else if (error instanceof BadCall) process.stderr.write(`${error.message}\n`)
+    else process.stderr.write(`notula: ${error instanceof Error ? error.message : String(error)}\n`)
+    process.exitCode = BAD_CALL
+  }
+)

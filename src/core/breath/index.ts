@@ -1,0 +1,3 @@
+export * from './phase'
+export * from './shape'
+export * from './words'

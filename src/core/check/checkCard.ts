@@ -1,0 +1,21 @@
+import {
+  type Card,
+  cardRules,
+  DEFAULT_SCHOOL,
+  type Finding,
+  type Rule,
+  runRules,
+  type School,
+} from '../card'
+import { sideRules } from '../sides'
+
+/** Every rule there is: the one register. */
+export const RULES: readonly Rule[] = [...cardRules, ...sideRules]
+
+/**
+ * Everything that the rules find on a card, worst first.
+ * @example checkCard(card).some((finding) => finding.severity === 'stop')
+ */
+export function checkCard(card: Card, school: School = DEFAULT_SCHOOL): Finding[] {
+  return runRules(RULES, card, school)
+}

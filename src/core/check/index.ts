@@ -1,0 +1,2 @@
+export * from './checkCard'
+export * from './rulesPage'

@@ -1,0 +1,157 @@
+import type { Knex } from 'knex'
+import { Card, completeness, titleOf } from '@/core/card'
+import { db } from './db'
+
+export const STATUSES = ['draft', 'review', 'approved'] as const
+export type Status = (typeof STATUSES)[number]
+
+/** A card as it is stored, with the version that its body is. */
+export interface StoredCard {
+  card: Card
+  version: number
+  status: Status
+  author: string
+  savedAt: string
+}
+
+export type SaveResult =
+  | { outcome: 'saved'; version: number; savedAt: string }
+  | { outcome: 'stale'; current: StoredCard }
+  | { outcome: 'missing' }
+
+/** What the shelf shows and searches of a card. Written anew at each save. */
+export function shelfColumns(card: Card) {
+  return {
+    number: card.number,
+    title: titleOf(card),
+    sanskrit: card.names.sanskrit,
+    aliases: [...card.names.common.slice(1), ...card.names.aliases].join(' · '),
+    base: card.base,
+    spine: card.spine,
+    manner: card.manner,
+    sides: card.sides,
+    sections: completeness(card).reduce(
+      (bits, section, i) => (section.complete ? bits | (1 << i) : bits),
+      0
+    ),
+  }
+}
+
+const CURRENT = `
+  SELECT c.id, c.status, c.current_version, v.body, v.author, v.created_at
+  FROM cards c JOIN card_versions v ON v.card_id = c.id AND v.version = c.current_version
+  WHERE c.deleted_at IS NULL`
+
+interface CurrentRow {
+  id: string
+  status: Status
+  current_version: number
+  body: unknown
+  author: string
+  created_at: Date
+}
+
+const stored = (row: CurrentRow): StoredCard => ({
+  card: Card.parse(row.body),
+  version: row.current_version,
+  status: row.status,
+  author: row.author,
+  savedAt: row.created_at.toISOString(),
+})
+
+/** @returns the card with its current version, or null when there is none */
+export async function loadCard(id: string): Promise<StoredCard | null> {
+  const { rows } = await db().raw<{ rows: CurrentRow[] }>(`${CURRENT} AND c.id = ?`, [id])
+  return rows[0] ? stored(rows[0]) : null
+}
+
+/** All cards, in the order of the shelf. */
+export async function loadDeck(): Promise<StoredCard[]> {
+  const { rows } = await db().raw<{ rows: CurrentRow[] }>(
+    `${CURRENT} ORDER BY c.base, c.number, c.title, c.id`
+  )
+  return rows.map(stored)
+}
+
+/** Names of cards by id. */
+export async function cardTitles(): Promise<Map<string, string>> {
+  const rows = await db()('cards').whereNull('deleted_at').select('id', 'title')
+  return new Map(rows.map((row: { id: string; title: string }) => [row.id, row.title]))
+}
+
+/**
+ * Adds a new card as its first version.
+ * @returns null when a card with this id is already there
+ */
+export async function createCard(
+  card: Card,
+  author: string,
+  note = '',
+  on: Knex | Knex.Transaction = db()
+): Promise<{ version: number } | null> {
+  const columns = shelfColumns(card)
+  const names = Object.keys(columns)
+  const { rows } = await on.raw<{ rows: unknown[] }>(
+    `WITH card AS (
+       INSERT INTO cards (id, current_version, ${names.join(', ')})
+       VALUES (?, 1, ${names.map(() => '?').join(', ')}) ON CONFLICT (id) DO NOTHING RETURNING id
+     ), version AS (
+       INSERT INTO card_versions (card_id, version, body, author, note)
+       SELECT id, 1, ?::jsonb, ?, ? FROM card
+     ), touched AS (
+       UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
+     )
+     SELECT id FROM card`,
+    [card.id, ...Object.values(columns), JSON.stringify(card), author, note]
+  )
+  return rows.length ? { version: 1 } : null
+}
+
+/**
+ * Saves a card as a new version, in one statement: all of it or nothing.
+ * @param from the version that the text started from; when another was saved since, nothing
+ *   is written and the current card is given back
+ */
+export async function saveCard(
+  card: Card,
+  from: number,
+  author: string,
+  note = '',
+  on: Knex | Knex.Transaction = db()
+): Promise<SaveResult> {
+  const columns = shelfColumns(card)
+  const names = Object.keys(columns)
+  const { rows } = await on.raw<{ rows: { version: number; created_at: Date }[] }>(
+    `WITH card AS (
+       UPDATE cards SET current_version = current_version + 1, updated_at = now(),
+         ${names.map((name) => `${name} = ?`).join(', ')}
+       WHERE id = ? AND current_version = ? AND deleted_at IS NULL
+       RETURNING id, current_version
+     ), version AS (
+       INSERT INTO card_versions (card_id, version, body, author, note)
+       SELECT id, current_version, ?::jsonb, ?, ? FROM card RETURNING version, created_at
+     ), touched AS (
+       UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
+     )
+     SELECT version, created_at FROM version`,
+    [...Object.values(columns), card.id, from, JSON.stringify(card), author, note]
+  )
+  if (rows[0])
+    return { outcome: 'saved', version: rows[0].version, savedAt: rows[0].created_at.toISOString() }
+  const current = await loadCard(card.id)
+  return current ? { outcome: 'stale', current } : { outcome: 'missing' }
+}
+
+/** @returns false when there is no such card */
+export async function setStatus(id: string, status: Status): Promise<boolean> {
+  const { rows } = await db().raw<{ rows: unknown[] }>(
+    `WITH card AS (
+       UPDATE cards SET status = ? WHERE id = ? AND deleted_at IS NULL RETURNING id
+     ), touched AS (
+       UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
+     )
+     SELECT id FROM card`,
+    [status, id]
+  )
+  return rows.length > 0
+}

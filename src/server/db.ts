@@ -1,0 +1,29 @@
+import knex, { type Knex } from 'knex'
+import pg from 'pg'
+
+// Counts and revisions stay far below 2^53.
+pg.types.setTypeParser(pg.types.builtins.INT8, Number)
+
+const holder = globalThis as { notulaDb?: Knex }
+
+/**
+ * The connection pool of this process.
+ * @throws Error when DATABASE_URL is not set
+ */
+export function db(): Knex {
+  const connectionString = process.env.DATABASE_URL
+  if (!connectionString) throw new Error('DATABASE_URL is not set; start the app with npm start')
+  holder.notulaDb ??= knex({
+    client: 'pg',
+    connection: { connectionString, connectionTimeoutMillis: 3000 },
+    pool: { min: 0, max: 10 },
+    acquireConnectionTimeout: 4000,
+  })
+  return holder.notulaDb
+}
+
+/** Closes the pool, for commands that end. */
+export async function closeDb(): Promise<void> {
+  await holder.notulaDb?.destroy()
+  holder.notulaDb = undefined
+}

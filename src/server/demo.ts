@@ -1,0 +1,24 @@
+import { readdir, readFile } from 'node:fs/promises'
+import path from 'node:path'
+import { readCardBytes } from '@/core/formats'
+import { createCard } from './cards'
+import { db } from './db'
+
+/**
+ * Loads the demo deck into a database that never had one, in one transaction.
+ * @param folder that holds the card files
+ * @returns how many cards were loaded; 0 when the demo, or any card, is already there
+ */
+export async function loadDemo(folder: string): Promise<number> {
+  const { demo_loaded_at: loaded } = await db()('deck').where({ id: 1 }).first('demo_loaded_at')
+  if (loaded || (await db()('cards').first('id'))) return 0
+  const files = (await readdir(folder)).filter((name) => /\.(md|json)$/.test(name)).sort()
+  const cards = await Promise.all(
+    files.map(async (name) => readCardBytes(await readFile(path.join(folder, name))))
+  )
+  await db().transaction(async (trx) => {
+    for (const card of cards) await createCard(card, 'Demo', 'from the demo deck', trx)
+    await trx('deck').where({ id: 1 }).update({ demo_loaded_at: trx.fn.now() })
+  })
+  return cards.length
+}

@@ -1,0 +1,65 @@
+import { createHash } from 'node:crypto'
+import { promisify } from 'node:util'
+import { gzip } from 'node:zlib'
+import type { Status } from './cards'
+import { db } from './db'
+
+const pack = promisify(gzip)
+
+/** One card as the shelf shows it. */
+export interface ShelfCard {
+  id: string
+  number: string
+  title: string
+  sanskrit: string
+  aliases: string
+  base: string
+  spine: string
+  manner: string
+  sides: string
+  status: Status
+  /** Bit i is set when section i, in the order of the work, is complete. */
+  sections: number
+}
+
+/** The shelf, ready to send. */
+export interface PackedShelf {
+  revision: number
+  etag: string
+  json: Buffer
+  gzipped: Buffer
+}
+
+const holder = globalThis as { notulaShelf?: PackedShelf }
+
+/** The shelf's cards, in order. */
+export async function shelfCards(): Promise<ShelfCard[]> {
+  return db()('cards')
+    .whereNull('deleted_at')
+    .orderBy(['base', 'number', 'title', 'id'])
+    .select(
+      'id',
+      'number',
+      'title',
+      'sanskrit',
+      'aliases',
+      'base',
+      'spine',
+      'manner',
+      'sides',
+      'status',
+      'sections'
+    )
+}
+
+/** The shelf as JSON, packed once for each revision of the deck. */
+export async function packedShelf(): Promise<PackedShelf> {
+  const { revision } = await db()('deck').where({ id: 1 }).first('revision')
+  const known = holder.notulaShelf
+  if (known && known.revision === revision) return known
+  const json = Buffer.from(JSON.stringify({ revision, cards: await shelfCards() }))
+  const etag = `"${createHash('sha256').update(json).digest('base64url').slice(0, 20)}"`
+  const packed = { revision, etag, json, gzipped: await pack(json) }
+  holder.notulaShelf = packed
+  return packed
+}

@@ -1,0 +1,43 @@
+'use client'
+
+import { ActionIcon, Tooltip, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
+import { IconMoon, IconSun } from '@tabler/icons-react'
+import Link from 'next/link'
+import type { ReactNode } from 'react'
+import { AuthorName } from './AuthorName'
+import classes from './Header.module.css'
+
+/** The bar on top of each view: the way to the other views on the left, this view's state on the right. */
+export function Header({ here, children }: { here?: 'shelf'; children?: ReactNode }) {
+  return (
+    <header className={classes.bar}>
+      <Link href="/" className={classes.mark} aria-label="Notula, to the shelf">
+        Not<span aria-hidden>ula</span>
+      </Link>
+      <nav aria-label="Views" className={classes.nav}>
+        <Link href="/" aria-current={here === 'shelf' ? 'page' : undefined}>
+          Shelf
+        </Link>
+      </nav>
+      <div className={classes.state}>
+        {children}
+        <AuthorName />
+        <SchemeSwitch />
+      </div>
+    </header>
+  )
+}
+
+function SchemeSwitch() {
+  const { setColorScheme } = useMantineColorScheme()
+  const scheme = useComputedColorScheme('light', { getInitialValueInEffect: true })
+  const other = scheme === 'light' ? 'dark' : 'light'
+  const label = other === 'dark' ? 'For an evening room' : 'For daylight'
+  return (
+    <Tooltip label={label}>
+      <ActionIcon variant="subtle" color="gray" aria-label={label} onClick={() => setColorScheme(other)}>
+        {other === 'dark' ? <IconMoon size={18} /> : <IconSun size={18} />}
+      </ActionIcon>
+    </Tooltip>
+  )
+}

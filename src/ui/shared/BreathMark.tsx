@@ -1,0 +1,33 @@
+import { breathShape } from '@/core/breath'
+import { BREATH_WORDS, type Breath } from '@/core/card'
+
+/** The mark of a breath phase: its shape tells in, out, hold and free apart. */
+export function BreathMark({
+  breath,
+  width,
+  height,
+  decorative,
+}: {
+  breath: Breath
+  width: number
+  height: number
+  decorative?: boolean
+}) {
+  const shape = breathShape(breath, width, height)
+  const filled = shape.paint === 'fill'
+  return (
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      {...(decorative ? { 'aria-hidden': true } : { role: 'img', 'aria-label': `breathe ${BREATH_WORDS[breath]}` })}
+    >
+      <path
+        d={shape.path}
+        fill={filled ? 'var(--ink)' : 'none'}
+        stroke={filled ? 'none' : 'var(--ink)'}
+        strokeWidth={filled ? 0 : 2}
+      />
+    </svg>
+  )
+}

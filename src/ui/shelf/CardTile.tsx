@@ -1,0 +1,35 @@
+import Link from 'next/link'
+import { Edge } from '../shared/Edge'
+import classes from './Shelf.module.css'
+import type { ShelfCard } from './useShelf'
+
+const STATUS = { draft: 'draft', review: 'in review', approved: 'approved' } as const
+
+/** A card standing on the shelf. */
+export function CardTile({ card }: { card: ShelfCard }) {
+  return (
+    <article className={classes.tile}>
+      <Edge sections={card.sections} />
+      <div className={classes.face}>
+        <Link href={`/cards/${card.id}/bench`} className={classes.name} prefetch={false}>
+          <bdi>{card.title}</bdi>
+        </Link>
+        <p className={classes.sanskrit}>
+          <bdi>{card.sanskrit}</bdi>
+        </p>
+        <p className={classes.facts}>
+          {card.number && <span>{card.number}</span>}
+          <span>{card.spine}</span>
+          <span>{card.manner}</span>
+          <span>{card.sides === 'sided' ? 'two sides' : 'even'}</span>
+        </p>
+        <p className={classes.facts}>
+          <span className={classes[card.status]}>{STATUS[card.status]}</span>
+          <Link href={`/cards/${card.id}`} className={classes.read} prefetch={false}>
+            Read<span className="visually-hidden"> {card.title}</span>
+          </Link>
+        </p>
+      </div>
+    </article>
+  )
+}
