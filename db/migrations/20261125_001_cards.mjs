@@ -64,3 +64,8 @@ export async function up(knex) {
       FOR EACH ROW EXECUTE FUNCTION refuse_delete();
   `)
 }
+
+/** Migrations only go forward; a mistake is mended by a new one. */
+export async function down() {
+  throw new Error('Migrations only go forward.')
+}

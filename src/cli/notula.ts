@@ -1,4 +1,3 @@
-#!/usr/bin/env -S node --import tsx
 import { readFileSync, writeFileSync } from 'node:fs'
 import { Command, CommanderError } from 'commander'
 import { type Card, DEFAULT_SCHOOL, type Finding, pathKeys, titleOf } from '@/core/card'

@@ -37,7 +37,7 @@ const s = StyleSheet.create({
     color: INK,
     lineHeight: 1.32,
   },
-  title: { fontFamily: TITLE_FONTS as never, fontSize: 19, lineHeight: 1.15 },
+  title: { fontFamily: TITLE_FONTS as never, fontSize: 19, lineHeight: 1.25, marginBottom: 2 },
   names: { color: INK, marginTop: 1 },
   facts: { color: GREY, fontSize: 8, marginTop: 2 },
   head: { fontWeight: 700, fontSize: 9.5, marginTop: 9, marginBottom: 3 },
@@ -45,7 +45,7 @@ const s = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'stretch' },
   left: { flex: 1, textAlign: 'right', paddingRight: 7, paddingVertical: 2.5 },
   right: { flex: 1, paddingLeft: 7, paddingVertical: 2.5 },
-  spine: { width: 30, alignItems: 'center', justifyContent: 'center' },
+  spine: { width: 42, paddingVertical: 2, alignItems: 'center', justifyContent: 'center' },
   half: { fontWeight: 700, fontSize: 8, letterSpacing: 0.4 },
   item: { marginBottom: 3 },
   foot: {
@@ -138,7 +138,7 @@ function Section({ title, children }: { title: string; children: ReactNode }) {
   )
 }
 
-function HalfTitles({ sheet }: { sheet: Sheet }) {
+function HalfTitles({ sheet, spine }: { sheet: Sheet; spine: string }) {
   if (!sheet.sided) return null
   const [first] = ledOrder(sheet.firstSide)
   const order = (side: 'left' | 'right') => (side === first ? '1st' : '2nd')
@@ -150,7 +150,7 @@ function HalfTitles({ sheet }: { sheet: Sheet }) {
     >
       <Text style={[s.left, s.half]}>LEFT LEADS · {order('left')} · L</Text>
       <Text style={[s.spine, { textAlign: 'center', fontSize: 7, color: GREY, paddingTop: 3 }]}>
-        breath
+        {spine}
       </Text>
       <Text style={[s.right, s.half]}>R · RIGHT LEADS · {order('right')}</Text>
     </View>
@@ -158,16 +158,15 @@ function HalfTitles({ sheet }: { sheet: Sheet }) {
 }
 
 function Row({ row, sided, number }: { row: SpreadRow; sided: boolean; number?: number }) {
-  const label = row.label
-    ? `${row.label[0]!.toUpperCase()}${row.label.slice(1)}: `
-    : number
-      ? `${number}. `
-      : ''
+  const label = number ? `${number}. ` : ''
   const repeat = row.repeat > 1 ? ` (${row.repeat} times)` : ''
   const spine = (
     <View style={s.spine}>
       {row.breath && <BreathMark breath={row.breath} seconds={row.seconds / row.repeat} />}
       {row.breath && <Text style={{ fontSize: 6.5, color: GREY }}>{BREATH_WORDS[row.breath]}</Text>}
+      {row.label !== '' && (
+        <Text style={{ fontSize: 7, color: GREY, textAlign: 'center' }}>{row.label}</Text>
+      )}
     </View>
   )
   const half = (line: Stretch[] | null) =>
@@ -186,7 +185,7 @@ function Row({ row, sided, number }: { row: SpreadRow; sided: boolean; number?: 
       wrap={rowBreaks(row.left, row.right)}
     >
       {sided && <Text style={s.left}>{half(row.left)}</Text>}
-      {(sided || row.breath) && spine}
+      {spine}
       <Text style={s.right}>{half(row.right)}</Text>
     </View>
   )
@@ -206,7 +205,7 @@ function Rows({
   if (rows.length === 0) return null
   return (
     <Section title={title}>
-      <HalfTitles sheet={sheet} />
+      <HalfTitles sheet={sheet} spine={numbered ? 'breath' : 'where'} />
       {rows.map((row, i) => (
         <Row key={row.id} row={row} sided={sheet.sided} number={numbered ? i + 1 : undefined} />
       ))}

@@ -1,17 +1,11 @@
-import fs from 'node:fs'
 import path from 'node:path'
 import { Font } from '@react-pdf/renderer'
 
 /** The fonts that screen and paper share, as registry packages ship them. */
 
-/** The nearest folder above that holds the font packages. */
-function fontHome(): string {
-  for (let dir = process.cwd(); ; dir = path.dirname(dir)) {
-    const home = path.join(dir, 'node_modules', '@expo-google-fonts')
-    if (fs.existsSync(home)) return home
-    if (dir === path.dirname(dir)) throw new Error('The font packages are missing; run npm ci.')
-  }
-}
+/** The font packages, below the folder that the app runs in. */
+const fontHome = () =>
+  path.join(/*turbopackIgnore: true*/ process.cwd(), 'node_modules', '@expo-google-fonts')
 
 export const FONT_FILES = {
   text: 'andika/Andika_400Regular.ttf',

@@ -6,7 +6,11 @@ import { IconUser } from '@tabler/icons-react'
 
 /** The name that saved versions carry; kept in this browser. */
 export function useAuthor() {
-  return useLocalStorage<string>({ key: 'notula:author', defaultValue: '', getInitialValueInEffect: true })
+  return useLocalStorage<string>({
+    key: 'notula:author',
+    defaultValue: '',
+    getInitialValueInEffect: true,
+  })
 }
 
 export function AuthorName() {
@@ -14,7 +18,12 @@ export function AuthorName() {
   return (
     <Popover width={260} position="bottom-end" trapFocus>
       <Popover.Target>
-        <Button variant="subtle" color="gray" size="compact-sm" leftSection={<IconUser size={15} />}>
+        <Button
+          variant="subtle"
+          color="gray"
+          size="compact-sm"
+          leftSection={<IconUser size={15} />}
+        >
           {author || 'Your name'}
         </Button>
       </Popover.Target>

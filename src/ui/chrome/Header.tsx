@@ -35,7 +35,12 @@ function SchemeSwitch() {
   const label = other === 'dark' ? 'For an evening room' : 'For daylight'
   return (
     <Tooltip label={label}>
-      <ActionIcon variant="subtle" color="gray" aria-label={label} onClick={() => setColorScheme(other)}>
+      <ActionIcon
+        variant="subtle"
+        color="gray"
+        aria-label={label}
+        onClick={() => setColorScheme(other)}
+      >
         {other === 'dark' ? <IconMoon size={18} /> : <IconSun size={18} />}
       </ActionIcon>
     </Tooltip>

@@ -20,7 +20,9 @@ export function BreathMark({
       width={width}
       height={height}
       viewBox={`0 0 ${width} ${height}`}
-      {...(decorative ? { 'aria-hidden': true } : { role: 'img', 'aria-label': `breathe ${BREATH_WORDS[breath]}` })}
+      {...(decorative
+        ? { 'aria-hidden': true }
+        : { role: 'img', 'aria-label': `breathe ${BREATH_WORDS[breath]}` })}
     >
       <path
         d={shape.path}

@@ -14,7 +14,12 @@ export function Words({ parts, side }: { parts: Stretch[]; side: Side }) {
           <span key={i} className={part.role === 'fixed' ? classes.fixed : classes[side]}>
             {part.text}
             {part.role === 'fixed' && (
-              <IconPinFilled size={11} className={classes.pin} role="img" aria-label="fixed: the same on both sides" />
+              <IconPinFilled
+                size={11}
+                className={classes.pin}
+                role="img"
+                aria-label="fixed: the same on both sides"
+              />
             )}
           </span>
         )

@@ -29,6 +29,10 @@ export async function api<T>(path: string, init?: RequestInit & { json?: unknown
   }
   const body = (await response.json().catch(() => ({}))) as Record<string, unknown>
   if (!response.ok)
-    throw new ApiError(response.status, String(body.detail ?? 'The server did not answer as expected.'), body)
+    throw new ApiError(
+      response.status,
+      String(body.detail ?? 'The server did not answer as expected.'),
+      body
+    )
   return body as T
 }

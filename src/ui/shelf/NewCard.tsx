@@ -33,7 +33,14 @@ export function NewCard({ onClose }: { onClose: () => void }) {
   return (
     <Modal opened onClose={onClose} title="New card" centered>
       <form onSubmit={create}>
-        <TextInput name="name" label="Common name" placeholder="Long side angle" required maxLength={300} data-autofocus />
+        <TextInput
+          name="name"
+          label="Common name"
+          placeholder="Long side angle"
+          required
+          maxLength={300}
+          data-autofocus
+        />
         <SimpleGrid cols={2} mt="sm">
           <NativeSelect
             name="base"

@@ -9,7 +9,7 @@ export function GET(request: Request) {
     const shelf = await packedShelf()
     const headers: Record<string, string> = {
       etag: shelf.etag,
-      'cache-control': 'no-cache',
+      'cache-control': 'no-cache, no-transform',
       vary: 'accept-encoding',
     }
     if (request.headers.get('if-none-match') === shelf.etag)

@@ -1,0 +1,21 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { titleOf } from '@/core/card'
+import { loadCard } from '@/server/cards'
+import { Bench } from '@/ui/bench/Bench'
+
+export const dynamic = 'force-dynamic'
+
+type Props = { params: Promise<{ id: string }> }
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const stored = await loadCard((await params).id).catch(() => null)
+  return { title: stored ? `${titleOf(stored.card)}, bench` : 'Bench' }
+}
+
+export default async function Page({ params }: Props) {
+  const { id } = await params
+  const stored = await loadCard(id)
+  if (!stored) notFound()
+  return <Bench key={id} stored={stored} />
+}

@@ -1,0 +1,28 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { titleOf } from '@/core/card'
+import { sheetOf } from '@/core/print'
+import { cardTitles, loadCard } from '@/server/cards'
+import { loadSchool } from '@/server/school'
+import { CardPage } from '@/ui/cardView/CardPage'
+import { CardSheet } from '@/ui/cardView/CardSheet'
+
+export const dynamic = 'force-dynamic'
+
+type Props = { params: Promise<{ id: string }> }
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const stored = await loadCard((await params).id).catch(() => null)
+  return { title: stored ? titleOf(stored.card) : 'Card' }
+}
+
+export default async function Page({ params }: Props) {
+  const { id } = await params
+  const [stored, school, titles] = await Promise.all([loadCard(id), loadSchool(), cardTitles()])
+  if (!stored) notFound()
+  return (
+    <CardPage id={id}>
+      <CardSheet sheet={sheetOf(stored.card, school, titles)} />
+    </CardPage>
+  )
+}

@@ -1,0 +1,21 @@
+'use client'
+
+import { Button } from '@mantine/core'
+import { Header } from '@/ui/chrome/Header'
+
+/** Shown when a view cannot be made, as when the database is out of reach. */
+export default function Failed({ reset }: { reset: () => void }) {
+  return (
+    <>
+      <Header />
+      <main style={{ padding: 22 }}>
+        <h1>This view cannot be shown now</h1>
+        <p>
+          The database may be out of reach. What is saved is safe, and what you typed is kept in
+          this browser.
+        </p>
+        <Button onClick={() => reset()}>Try again</Button>
+      </main>
+    </>
+  )
+}

@@ -1,0 +1,5 @@
+import { NotFoundPage } from '@/ui/cardView/CardPage'
+
+export default function NotFound() {
+  return <NotFoundPage />
+}

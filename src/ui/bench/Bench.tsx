@@ -1,0 +1,243 @@
+'use client'
+
+import { ActionIcon, Button, NativeSelect, Tooltip } from '@mantine/core'
+import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react'
+import dynamic from 'next/dynamic'
+import Link from 'next/link'
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react'
+import { useStore } from 'zustand'
+import { completeness, type SectionId, SECTIONS, titleOf } from '@/core/card'
+import { useAuthor } from '../chrome/AuthorName'
+import { Header } from '../chrome/Header'
+import { api } from '../shared/api'
+import classes from './Bench.module.css'
+import { CueList } from './CueList'
+import { dropDraft, readDraft } from './draft'
+import { NameSection } from './NameSection'
+import { Rail } from './Rail'
+import { SaveMark } from './SaveMark'
+import { createSaver, type Saver, type ServerCard } from './saver'
+import { SetUpSection } from './SetUpSection'
+import { StepList } from './StepList'
+import { BenchContext, createBench, useBench, useBenchStore, useHistory } from './store'
+import { useSectionInView } from './useSectionInView'
+
+const KeyMap = dynamic(() => import('./KeyMap').then((module) => module.KeyMap), { ssr: false })
+const Stale = dynamic(() => import('./Stale').then((module) => module.Stale), { ssr: false })
+
+interface Props {
+  stored: ServerCard & { status: string }
+}
+
+/** The bench: one card, all of it, with the second side writing itself. */
+export function Bench({ stored }: Props) {
+  const [store] = useState(() => createBench(stored.card))
+  const [author] = useAuthor()
+  const name = useRef(author)
+  useEffect(() => {
+    name.current = author
+  }, [author])
+  const [saver, setSaver] = useState<Saver | null>(null)
+
+  useEffect(() => {
+    const made = createSaver(store, stored.version, () => name.current)
+    const draft = readDraft(stored.card.id)
+    if (draft && JSON.stringify(draft.card) !== JSON.stringify(stored.card)) {
+      store.getState().replace(draft.card)
+      if (draft.from !== stored.version)
+        made.status.setState({ save: { state: 'stale', current: stored } })
+    } else dropDraft(stored.card.id)
+    setSaver(made)
+    const flush = () => void made.flush()
+    const whenHidden = () => document.visibilityState === 'hidden' && flush()
+    window.addEventListener('online', flush)
+    document.addEventListener('visibilitychange', whenHidden)
+    return () => {
+      window.removeEventListener('online', flush)
+      document.removeEventListener('visibilitychange', whenHidden)
+      flush()
+      made.stop()
+    }
+  }, [store, stored])
+
+  return (
+    <BenchContext.Provider value={store}>
+      <Header>{saver && <SaveMark saver={saver} />}</Header>
+      <Desk saver={saver} status={stored.status} />
+      {saver && <WhenStale saver={saver} />}
+    </BenchContext.Provider>
+  )
+}
+
+function WhenStale({ saver }: { saver: Saver }) {
+  const save = useStore(saver.status, (state) => state.save)
+  return save.state === 'stale' ? <Stale current={save.current} saver={saver} /> : null
+}
+
+function Desk({ saver, status }: { saver: Saver | null; status: string }) {
+  const [keysShown, setKeysShown] = useState(false)
+  const here = useSectionInView(SECTIONS.map((section) => section.id))
+  const bench = useBenchStore()
+
+  useEffect(() => {
+    function keyDown(event: KeyboardEvent) {
+      const command = event.ctrlKey || event.metaKey
+      const { undo, redo } = bench.temporal.getState()
+      const key = event.key.toLowerCase()
+      if (command && !event.altKey && key === 'z') {
+        event.preventDefault()
+        if (event.shiftKey) redo()
+        else undo()
+      } else if (command && key === 'y') {
+        event.preventDefault()
+        redo()
+      } else if (command && key === 's') {
+        event.preventDefault()
+        void saver?.flush()
+      } else if (event.key === '?' && !isText(event.target)) setKeysShown(true)
+    }
+    window.addEventListener('keydown', keyDown)
+    return () => window.removeEventListener('keydown', keyDown)
+  }, [bench, saver])
+
+  return (
+    <div className={classes.desk}>
+      <Rail here={here} />
+      <main className={classes.main}>
+        <Title status={status} onKeys={() => setKeysShown(true)} />
+        <Section id="name">
+          <NameSection />
+        </Section>
+        <Section id="setup">
+          <SetUpSection />
+        </Section>
+        <Section id="enter">
+          <StepList
+            list="enter"
+            teach="Write the first step, in either half; the other side writes itself. Enter adds the next one."
+          />
+        </Section>
+        <Section id="alignment">
+          <CueList />
+        </Section>
+        <Section id="exit">
+          <StepList
+            list="exit"
+            teach="Come out by the way you went in, slower. Write the first step."
+          />
+        </Section>
+      </main>
+      <Aside />
+      {keysShown && <KeyMap onClose={() => setKeysShown(false)} />}
+    </div>
+  )
+}
+
+const isText = (target: EventTarget | null) =>
+  target instanceof HTMLElement && /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
+
+function Section({ id, children }: { id: SectionId; children: ReactNode }) {
+  const title = SECTIONS.find((section) => section.id === id)!.title
+  return (
+    <section id={id} aria-labelledby={`${id}-title`} className={classes.section}>
+      <h2 id={`${id}-title`}>{title}</h2>
+      {children}
+    </section>
+  )
+}
+
+function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
+  const card = useBench((state) => state.card)
+  const { undo, redo } = useBenchStore().temporal.getState()
+  const canUndo = useHistory((state) => state.pastStates.length > 0)
+  const canRedo = useHistory((state) => state.futureStates.length > 0)
+  return (
+    <div className={classes.head}>
+      <h1 className={classes.title}>
+        <bdi>{titleOf(card)}</bdi>
+      </h1>
+      <div className={classes.actions}>
+        <Act label="Undo" disabled={!canUndo} onClick={() => undo()}>
+          <IconArrowBackUp size={18} />
+        </Act>
+        <Act label="Do it again" disabled={!canRedo} onClick={() => redo()}>
+          <IconArrowForwardUp size={18} />
+        </Act>
+        <Act label="Keys (?)" onClick={onKeys}>
+          <IconKeyboard size={18} />
+        </Act>
+        <StatusSelect id={card.id} status={status} />
+        <Button component={Link} href={`/cards/${card.id}`} variant="default" size="compact-md">
+          Read and print
+        </Button>
+      </div>
+    </div>
+  )
+}
+
+function Act(props: {
+  label: string
+  disabled?: boolean
+  onClick: () => void
+  children: ReactNode
+}) {
+  return (
+    <Tooltip label={props.label}>
+      <ActionIcon
+        variant="subtle"
+        color="gray"
+        aria-label={props.label}
+        disabled={props.disabled}
+        onClick={props.onClick}
+      >
+        {props.children}
+      </ActionIcon>
+    </Tooltip>
+  )
+}
+
+function StatusSelect({ id, status }: { id: string; status: string }) {
+  const [value, setValue] = useState(status)
+  return (
+    <NativeSelect
+      size="xs"
+      aria-label="Status"
+      value={value}
+      data={[
+        { value: 'draft', label: 'draft' },
+        { value: 'review', label: 'in review' },
+        { value: 'approved', label: 'approved' },
+      ]}
+      onChange={(event) => {
+        const before = value
+        const next = event.currentTarget.value
+        setValue(next)
+        api(`/api/cards/${id}`, { method: 'PATCH', json: { status: next } }).catch(() =>
+          setValue(before)
+        )
+      }}
+    />
+  )
+}
+
+/** What is still open on the card, in the order of the work. */
+function Aside() {
+  const card = useBench((state) => state.card)
+  const open = useMemo(() => completeness(card).filter((section) => !section.complete), [card])
+  return (
+    <aside className={classes.aside} aria-label="Still to write">
+      <h2>Still to write</h2>
+      {open.length === 0 && <p>Every section is written. Read it aloud once, both sides.</p>}
+      <ul>
+        {open.map((section) => (
+          <li key={section.id}>
+            <a href={`#${section.id}`}>{section.title}</a>
+            {section.missing.slice(0, 3).map((each) => (
+              <p key={each.where + each.message}>{each.message}</p>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </aside>
+  )
+}

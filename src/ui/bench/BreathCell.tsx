@@ -1,0 +1,73 @@
+'use client'
+
+import { phaseSeconds, paceOf } from '@/core/breath'
+import { BREATH_WORDS, BREATHS, type Breath, DEFAULT_SCHOOL, type Step } from '@/core/card'
+import { BreathMark } from '../shared/BreathMark'
+import classes from './BreathCell.module.css'
+import type { ListName } from './SpreadList'
+import { useBench, useBenchStore } from './store'
+
+const PIXELS_A_SECOND = 12
+
+/** One segment of the breath spine: the shape says the phase, the height says the seconds. */
+export function BreathCell({ step, index, list }: { step: Step; index: number; list: ListName }) {
+  const bench = useBenchStore()
+  const stay = useBench((state) => state.card.stay)
+  const pace = paceOf({ stay }, DEFAULT_SCHOOL)
+  const seconds = phaseSeconds(step, pace)
+  const path = `${list}[${index}]`
+  const own = step.breath !== 'in' && step.breath !== 'out'
+  const name = `step ${index + 1}`
+  return (
+    <div className={classes.cell}>
+      <span className={classes.word} aria-hidden>
+        {BREATH_WORDS[step.breath].split(' ').map((word) => (
+          <span key={word}>{word}</span>
+        ))}
+      </span>
+      <label className={classes.mark}>
+        <BreathMark
+          breath={step.breath}
+          width={46}
+          height={Math.max(24, Math.min(seconds * PIXELS_A_SECOND, 240))}
+          decorative
+        />
+        <select
+          className={classes.choose}
+          aria-label={`Breath of ${name}`}
+          value={step.breath}
+          onChange={(event) =>
+            bench.getState().set(`${path}.breath`, event.currentTarget.value as Breath)
+          }
+        >
+          {BREATHS.map((breath) => (
+            <option key={breath} value={breath}>
+              {BREATH_WORDS[breath]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <span className={classes.time}>
+        {own ? (
+          <input
+            className={classes.seconds}
+            type="number"
+            min={1}
+            max={600}
+            aria-label={`Seconds of ${name}`}
+            value={step.seconds ?? ''}
+            placeholder={String(seconds)}
+            onChange={(event) => {
+              const given = event.currentTarget.valueAsNumber
+              bench.getState().set(`${path}.seconds`, given > 0 ? given : undefined)
+            }}
+          />
+        ) : (
+          seconds
+        )}
+        {' s'}
+        {(step.repeat ?? 1) > 1 && <span> ×{step.repeat}</span>}
+      </span>
+    </div>
+  )
+}

@@ -1,0 +1,41 @@
+'use client'
+
+import { type Cue, ON, ON_WORDS, REGIONS } from '@/core/card'
+import classes from './CueCell.module.css'
+import { useBench, useBenchStore } from './store'
+
+/** The middle of an alignment row: where on the body, and on which side. */
+export function CueCell({ cue, index }: { cue: Cue; index: number }) {
+  const bench = useBenchStore()
+  const sided = useBench((state) => state.card.sides === 'sided')
+  const set = (key: string, value: string) =>
+    bench.getState().set(`alignment[${index}].${key}`, value)
+  return (
+    <div className={classes.cell}>
+      <select
+        className={classes.region}
+        aria-label={`Region of cue ${index + 1}`}
+        value={cue.region}
+        onChange={(event) => set('region', event.currentTarget.value)}
+      >
+        {REGIONS.map((region) => (
+          <option key={region}>{region}</option>
+        ))}
+      </select>
+      {sided && (
+        <select
+          className={classes.on}
+          aria-label={`Sides of cue ${index + 1}`}
+          value={cue.on}
+          onChange={(event) => set('on', event.currentTarget.value)}
+        >
+          {ON.map((on) => (
+            <option key={on} value={on}>
+              {ON_WORDS[on]}
+            </option>
+          ))}
+        </select>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,107 @@
+'use client'
+
+import { type KeyboardEvent, memo, useState } from 'react'
+import { dropUnwritable, MAX_LINE, type Side } from '@/core/card'
+import { mirrorText, sideWords, toggleFixed } from '@/core/sides'
+import classes from './HalfField.module.css'
+
+interface Props {
+  /** The stored line, written for `writtenFor`. */
+  value: string
+  onChange: (stored: string) => void
+  side: Side
+  writtenFor: Side
+  /** An even card has one field, which mirrors nothing. */
+  sided: boolean
+  label: string
+  /** Finds the field again: list, row and half. */
+  field: string
+  placeholder?: string
+  onKeyDown?: (event: KeyboardEvent<HTMLTextAreaElement>) => void
+  onPasteLines?: (first: string, rest: string[]) => void
+}
+
+/** One half of a spread row: what is typed here is written for the other side at once. */
+export const HalfField = memo(function HalfField(props: Props) {
+  const { value, onChange, side, writtenFor, sided, label, field, placeholder } = props
+  const [typed, setTyped] = useState<string | null>(null)
+  const across = sided && side !== writtenFor
+  const store = (text: string) => (across ? mirrorText(text) : text)
+  // What was typed stands letter by letter as long as it means what is stored.
+  const shown =
+    typed !== null && store(typed) === value ? typed : across ? mirrorText(value) : value
+
+  function change(text: string) {
+    const clean = dropUnwritable(text).replace(/[\n\t]+/g, ' ')
+    setTyped(clean)
+    onChange(store(clean))
+  }
+
+  function keyDown(event: KeyboardEvent<HTMLTextAreaElement>) {
+    if (event.altKey && event.code === 'KeyP' && sided) {
+      event.preventDefault()
+      change(toggleFixed(shown, event.currentTarget.selectionStart))
+      return
+    }
+    props.onKeyDown?.(event)
+  }
+
+  return (
+    <div className={`${classes.field} ${sided ? classes[side] : classes.right}`}>
+      <div className={classes.backdrop} aria-hidden dir="auto">
+        <Underlined text={shown} side={side} sided={sided} />
+        {'\u200b'}
+      </div>
+      <textarea
+        dir="auto"
+        rows={1}
+        className={classes.input}
+        aria-label={label}
+        data-field={field}
+        data-half={side}
+        value={shown}
+        maxLength={MAX_LINE}
+        placeholder={placeholder}
+        spellCheck
+        onChange={(event) => change(event.currentTarget.value)}
+        onBlur={() => setTyped(null)}
+        onKeyDown={keyDown}
+        onPaste={(event) => {
+          const lines = event.clipboardData
+            .getData('text')
+            .split(/\r?\n/)
+            .map((line) => dropUnwritable(line).trim())
+            .filter(Boolean)
+          if (lines.length < 2 || !props.onPasteLines) return
+          event.preventDefault()
+          const { selectionStart, selectionEnd } = event.currentTarget
+          const first = shown.slice(0, selectionStart) + lines[0]! + shown.slice(selectionEnd)
+          props.onPasteLines(store(first), lines.slice(1).map(store))
+        }}
+      />
+    </div>
+  )
+})
+
+/** The same letters, unseen, with the underlines of the side words. */
+function Underlined({ text, side, sided }: { text: string; side: Side; sided: boolean }) {
+  if (!sided) return text
+  const words = sideWords(text).filter((word) => word.role !== 'plain')
+  let done = 0
+  return (
+    <>
+      {words.map((word) => {
+        const before = text.slice(done, word.start)
+        done = word.end
+        const look = word.role === 'swaps' ? classes[`${side}Word`] : classes[`${word.role}Word`]
+        return (
+          <span key={word.start}>
+            {before}
+            <span className={look}>{text.slice(word.start, word.end)}</span>
+          </span>
+        )
+      })}
+      {text.slice(done)}
+    </>
+  )
+}

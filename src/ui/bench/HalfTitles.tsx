@@ -1,0 +1,33 @@
+'use client'
+
+import type { Side } from '@/core/card'
+import classes from './Spread.module.css'
+import { useBench } from './store'
+
+/** The head of a spread: which half is led from which side, and which comes first. */
+export function HalfTitles({ centre }: { centre: string }) {
+  const sided = useBench((state) => state.card.sides === 'sided')
+  const first = useBench((state) => state.card.firstSide ?? 'right')
+  const order = (side: Side) => (side === first ? 'first' : 'second')
+  return (
+    <div className={`${classes.row} ${classes.titles}`}>
+      <span />
+      {sided && (
+        <span className={`${classes.left} ${classes.leftTitle}`}>
+          <small>{order('left')}</small> LEFT LEADS <span aria-hidden>◂ L</span>
+        </span>
+      )}
+      <span className={classes.centreTitle}>{centre}</span>
+      <span className={`${classes.right} ${sided ? classes.rightTitle : classes.evenTitle}`}>
+        {sided ? (
+          <>
+            <span aria-hidden>R ▸</span> RIGHT LEADS <small>{order('right')}</small>
+          </>
+        ) : (
+          'BOTH SIDES ALIKE'
+        )}
+      </span>
+      <span />
+    </div>
+  )
+}

@@ -1,0 +1,34 @@
+'use client'
+
+import { completeness, type SectionId } from '@/core/card'
+import { useMemo } from 'react'
+import classes from './Bench.module.css'
+import { useBench } from './store'
+
+/** The sections in the order of the work, each with its notch. */
+export function Rail({ here }: { here: SectionId }) {
+  const card = useBench((state) => state.card)
+  const sections = useMemo(() => completeness(card), [card])
+  return (
+    <nav className={classes.rail} aria-label="Sections">
+      <ol>
+        {sections.map(({ id, title, complete }) => (
+          <li key={id}>
+            <a
+              href={`#${id}`}
+              aria-current={here === id ? 'true' : undefined}
+              className={classes.stop}
+            >
+              {title}
+              <span
+                className={complete ? classes.full : classes.open}
+                role="img"
+                aria-label={complete ? 'written' : 'open'}
+              />
+            </a>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  )
+}

@@ -1,0 +1,65 @@
+'use client'
+
+import type { ReactNode } from 'react'
+import { fieldName } from './focus'
+import { HalfField } from './HalfField'
+import classes from './Spread.module.css'
+import { useBench, useBenchStore } from './store'
+
+/** One line that is not a step or a cue, written in both halves: the place, a note, what is said. */
+export function SidedLine({
+  path,
+  value,
+  label,
+  placeholder,
+  bare,
+}: {
+  path: string
+  value: string
+  label: string
+  placeholder?: string
+  /** Without the label in the middle. */
+  bare?: boolean
+}) {
+  const bench = useBenchStore()
+  const sided = useBench((state) => state.card.sides === 'sided')
+  const writtenFor = useBench((state) => state.card.writtenFor)
+  const set = (text: string) => bench.getState().set(path, text)
+  const half = (side: 'left' | 'right'): ReactNode => (
+    <div className={classes[side]}>
+      <HalfField
+        value={value}
+        onChange={set}
+        side={side}
+        writtenFor={writtenFor}
+        sided={sided}
+        label={sided ? `${label}, ${side} leads` : label}
+        field={fieldName(path, side)}
+        placeholder={side === writtenFor || !sided ? placeholder : undefined}
+      />
+    </div>
+  )
+  return (
+    <div className={classes.row}>
+      <span />
+      {sided && half('left')}
+      <div className={`${classes.centre} ${classes.lineLabel}`}>{bare ? null : label}</div>
+      {half('right')}
+      <span />
+    </div>
+  )
+}
+
+/** A spread made of single lines. */
+export function LineSpread({ children, label }: { children: ReactNode; label: string }) {
+  const sided = useBench((state) => state.card.sides === 'sided')
+  return (
+    <div
+      className={`${classes.spread} ${sided ? '' : classes.even}`}
+      role="group"
+      aria-label={label}
+    >
+      {children}
+    </div>
+  )
+}

@@ -1,0 +1,123 @@
+import { createStore, type StoreApi } from 'zustand'
+import type { Card } from '@/core/card'
+import { api, ApiError } from '../shared/api'
+import { dropDraft, keepDraft } from './draft'
+import type { BenchStore } from './store'
+
+/** The card as the server has it. */
+export interface ServerCard {
+  card: Card
+  version: number
+  author: string
+  savedAt: string
+}
+
+export type SaveState =
+  | { state: 'saved'; at: string | null }
+  | { state: 'unsaved' }
+  | { state: 'saving' }
+  | { state: 'waiting'; message: string; kept: boolean }
+  | { state: 'refused'; message: string }
+  | { state: 'stale'; current: ServerCard }
+
+export interface Saver {
+  status: StoreApi<{ save: SaveState; version: number }>
+  /** Saves what is not saved, at once. */
+  flush: () => Promise<void>
+  /** Goes on from another version of the card, after a stale save was settled. */
+  startFrom: (version: number) => void
+  stop: () => void
+}
+
+const IDLE_MS = 700
+const RETRY_MS = [1000, 2000, 4000, 8000]
+
+/** Saves the card on the bench a moment after each change, and goes on trying when it cannot. */
+export function createSaver(bench: BenchStore, version: number, author: () => string): Saver {
+  const status = createStore(() => ({ save: { state: 'saved', at: null } as SaveState, version }))
+  let saved = bench.getState().card
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let tries = 0
+  let running: Promise<void> | null = null
+
+  const show = (save: SaveState) => status.setState({ save })
+  const keep = () =>
+    keepDraft(bench.getState().card.id, {
+      card: bench.getState().card,
+      from: status.getState().version,
+      at: new Date().toISOString(),
+    })
+  const later = (ms: number) => {
+    clearTimeout(timer)
+    timer = setTimeout(() => void flush(), ms)
+  }
+
+  async function send(): Promise<void> {
+    const card = bench.getState().card
+    show({ state: 'saving' })
+    try {
+      const result = await api<{ version: number; savedAt: string }>(`/api/cards/${card.id}`, {
+        method: 'PUT',
+        json: { card, from: status.getState().version, author: author() },
+      })
+      tries = 0
+      saved = card
+      status.setState({ version: result.version })
+      if (bench.getState().card === card) {
+        dropDraft(card.id)
+        show({ state: 'saved', at: result.savedAt })
+      } else {
+        keep()
+        show({ state: 'unsaved' })
+        later(IDLE_MS)
+      }
+    } catch (error) {
+      failed(error)
+    }
+  }
+
+  function failed(error: unknown): void {
+    const kept = keep()
+    const message = error instanceof Error ? error.message : String(error)
+    if (error instanceof ApiError && error.status === 409)
+      return show({ state: 'stale', current: error.body.current as ServerCard })
+    if (error instanceof ApiError && error.status >= 400 && error.status < 500)
+      return show({ state: 'refused', message })
+    show({ state: 'waiting', message, kept })
+    later(RETRY_MS[Math.min(tries, RETRY_MS.length - 1)]!)
+    tries += 1
+  }
+
+  async function flush(): Promise<void> {
+    clearTimeout(timer)
+    if (running) return running
+    if (bench.getState().card === saved || status.getState().save.state === 'stale') return
+    running = send().finally(() => {
+      running = null
+    })
+    return running
+  }
+
+  const unsubscribe = bench.subscribe((now, before) => {
+    if (now.card === before.card) return
+    keep()
+    const { save } = status.getState()
+    if (save.state === 'stale') return
+    if (save.state !== 'waiting' && save.state !== 'saving') show({ state: 'unsaved' })
+    if (save.state !== 'waiting') later(IDLE_MS)
+  })
+
+  return {
+    status,
+    flush,
+    startFrom(next) {
+      status.setState({ version: next, save: { state: 'unsaved' } })
+      keep()
+      later(0)
+    },
+    stop() {
+      clearTimeout(timer)
+      unsubscribe()
+    },
+  }
+}

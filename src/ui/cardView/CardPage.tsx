@@ -1,0 +1,70 @@
+'use client'
+
+import { Anchor, Button, Menu } from '@mantine/core'
+import { IconFile, IconPencil, IconPrinter } from '@tabler/icons-react'
+import Link from 'next/link'
+import type { ReactNode } from 'react'
+import { Header } from '../chrome/Header'
+import classes from './CardPage.module.css'
+
+/** The frame around a card that is read: the ways to the bench, to paper and to a file. */
+export function CardPage({ id, children }: { id: string; children: ReactNode }) {
+  return (
+    <>
+      <Header>
+        <Button
+          component={Link}
+          href={`/cards/${id}/bench`}
+          variant="default"
+          size="compact-md"
+          leftSection={<IconPencil size={16} />}
+        >
+          Write
+        </Button>
+        <Button
+          component="a"
+          href={`/api/cards/${id}/pdf`}
+          target="_blank"
+          size="compact-md"
+          leftSection={<IconPrinter size={16} />}
+        >
+          Print, A5
+        </Button>
+        <Menu>
+          <Menu.Target>
+            <Button variant="default" size="compact-md" leftSection={<IconFile size={16} />}>
+              As a file
+            </Button>
+          </Menu.Target>
+          <Menu.Dropdown>
+            <Menu.Item component="a" href={`/api/cards/${id}/file`} download>
+              Markdown
+            </Menu.Item>
+            <Menu.Item component="a" href={`/api/cards/${id}/file?as=json`} download>
+              JSON
+            </Menu.Item>
+          </Menu.Dropdown>
+        </Menu>
+      </Header>
+      <main className={classes.main}>{children}</main>
+    </>
+  )
+}
+
+export function NotFoundPage() {
+  return (
+    <>
+      <Header />
+      <main className={classes.main}>
+        <h1>There is no such card</h1>
+        <p>
+          It may have been deleted, or the address has a slip in it. Go{' '}
+          <Anchor component={Link} href="/" underline="always">
+            to the shelf
+          </Anchor>
+          .
+        </p>
+      </main>
+    </>
+  )
+}
