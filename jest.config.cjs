@@ -9,11 +9,13 @@ module.exports = {
       '@swc/jest',
       {
         jsc: { target: 'es2022', transform: { react: { runtime: 'automatic' } } },
-        module: { type: 'commonjs' },
+        module: { type: 'commonjs', ignoreDynamic: true },
       },
     ],
   },
   // The text libraries ship as ES modules only.
   transformIgnorePatterns: ['/node_modules/(?:@swc|jest|@jest|typescript|core-js)/'],
+  globalSetup: '<rootDir>/tests/support/database.cjs',
+  globalTeardown: '<rootDir>/tests/support/databaseStop.cjs',
   maxWorkers: 2,
 }

@@ -3,8 +3,10 @@ import type { NextConfig } from 'next'
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
-  serverExternalPackages: ['knex', 'pg', '@react-pdf/renderer', '@indic-transliteration/sanscript'],
-  experimental: { optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'] },
+  serverExternalPackages: ['knex', 'pg', '@react-pdf/renderer', 'pdf-lib', '@indic-transliteration/sanscript'],
+  experimental: {
+    optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'],
+  },
 }
 
 export default config

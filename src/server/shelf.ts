@@ -1,10 +1,6 @@
 import { createHash } from 'node:crypto'
-import { promisify } from 'node:util'
-import { gzip } from 'node:zlib'
 import type { Status } from './cards'
 import { db } from './db'
-
-const pack = promisify(gzip)
 
 /** One card as the shelf shows it. */
 export interface ShelfCard {
@@ -26,8 +22,7 @@ export interface ShelfCard {
 export interface PackedShelf {
   revision: number
   etag: string
-  json: Buffer
-  gzipped: Buffer
+  json: string
 }
 
 const holder = globalThis as { notulaShelf?: PackedShelf }
@@ -57,9 +52,9 @@ export async function packedShelf(): Promise<PackedShelf> {
   const { revision } = await db()('deck').where({ id: 1 }).first('revision')
   const known = holder.notulaShelf
   if (known && known.revision === revision) return known
-  const json = Buffer.from(JSON.stringify({ revision, cards: await shelfCards() }))
+  const json = JSON.stringify({ revision, cards: await shelfCards() })
   const etag = `"${createHash('sha256').update(json).digest('base64url').slice(0, 20)}"`
-  const packed = { revision, etag, json, gzipped: await pack(json) }
+  const packed = { revision, etag, json }
   holder.notulaShelf = packed
   return packed
 }

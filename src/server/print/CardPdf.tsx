@@ -7,13 +7,16 @@ import {
   StyleSheet,
   Svg,
   Text,
+  type TextProps,
   View,
+  type ViewProps,
 } from '@react-pdf/renderer'
 import type { ReactNode } from 'react'
 import { breathShape } from '@/core/breath'
 import { BREATH_WORDS, VERDICT_WORDS, type Breath, type Verdict } from '@/core/card'
 import {
   ledOrder,
+  pieces,
   type Sheet,
   type SheetRung,
   type SpreadLine,
@@ -22,6 +25,12 @@ import {
 } from '@/core/print'
 import type { Stretch } from '@/core/sides'
 import { TEXT_FONTS, TITLE_FONTS } from './fonts'
+
+type TextStyle = Exclude<TextProps['style'], undefined>
+type ViewStyle = Exclude<ViewProps['style'], undefined>
+
+/** Paper, ISO 216, portrait. */
+export type Stock = 'A4' | 'A5' | 'A6'
 
 const INK = '#1f2a2e'
 const GREY = '#55605f'
@@ -60,32 +69,63 @@ const s = StyleSheet.create({
   },
 })
 
-/** A row this long may be broken over pages; a shorter one is kept whole. */
-const LONG_ROW = 700
+/** A stretch of wording with its look on paper. */
+type Ink = Stretch & { bold?: boolean; soft?: boolean }
 
-const rowBreaks = (...lines: (Stretch[] | null | string)[]) =>
-  lines.some((line) => (typeof line === 'string' ? line : wordsOf(line)).length > LONG_ROW)
+const plain = (text: string): Ink => ({ text, role: 'text' })
+const strong = (text: string): Ink => ({ text, role: 'text', bold: true })
+const soft = (text: string): Ink => ({ text, role: 'text', soft: true })
 
 /** Side words are underlined: swapped ones solid, fixed ones dotted, as on screen. */
-function Words({ parts }: { parts: Stretch[] }) {
-  return (
-    <>
-      {parts.map((part, i) =>
-        part.role === 'text' ? (
-          <Text key={i}>{part.text}</Text>
-        ) : (
-          <Text
-            key={i}
-            style={{
+function Words({ parts }: { parts: Ink[] }) {
+  return parts.map(({ text, role, bold, soft: grey }, i) => (
+    <Text
+      key={i}
+      style={{
+        ...(role === 'text'
+          ? {}
+          : {
               textDecoration: 'underline',
-              textDecorationStyle: part.role === 'fixed' ? 'dotted' : 'solid',
-            }}
-          >
-            {part.text}
-          </Text>
-        )
-      )}
-    </>
+              textDecorationStyle: role === 'fixed' ? 'dotted' : 'solid',
+            }),
+        ...(bold ? { fontWeight: 700 } : {}),
+        ...(grey ? { color: GREY, fontSize: 8 } : {}),
+      }}
+    >
+      {text}
+    </Text>
+  ))
+}
+
+/** Longest piece of wording across the sheet that stays whole; a longer one goes on below. */
+const FLOW_LETTERS = 700
+
+/** Wording that is never cut by the end of a page: a long one goes on as a piece of its own. */
+function Flow({ parts, style }: { parts: Ink[]; style?: TextStyle }) {
+  return pieces(parts, FLOW_LETTERS).map((piece, i) => (
+    <View key={i} wrap={false}>
+      <Text style={style ?? {}}>
+        <Words parts={piece} />
+      </Text>
+    </View>
+  ))
+}
+
+const letters = (lines: Ink[][]) => lines.reduce((sum, line) => sum + wordsOf(line).length, 0)
+
+/**
+ * Lines that belong together stay on one page when they fit on one. No view that may be cut
+ * holds another one: the PDF writer loses its measures there.
+ */
+function Item({ lines, style, last }: { lines: Ink[][]; style?: ViewStyle; last?: TextStyle }) {
+  const flows = lines.map((line, i) => (
+    <Flow key={i} parts={line} style={i > 0 ? last : undefined} />
+  ))
+  if (letters(lines) > FLOW_LETTERS) return flows
+  return (
+    <View style={style ?? s.item} wrap={false}>
+      {flows}
+    </View>
   )
 }
 
@@ -157,38 +197,47 @@ function HalfTitles({ sheet, spine }: { sheet: Sheet; spine: string }) {
   )
 }
 
+/** Longest stretch of wording that one row of the sheet holds; the rest goes on below. */
+const ROW_LETTERS = 420
+
+/** A row is never cut by the end of a page; a long line goes on in rows of its own. */
 function Row({ row, sided, number }: { row: SpreadRow; sided: boolean; number?: number }) {
+  const left = row.left && pieces(row.left, ROW_LETTERS)
+  const right = row.right && pieces(row.right, ROW_LETTERS)
+  const count = Math.max(left?.length ?? 0, right?.length ?? 0, 1)
   const label = number ? `${number}. ` : ''
   const repeat = row.repeat > 1 ? ` (${row.repeat} times)` : ''
-  const spine = (
-    <View style={s.spine}>
-      {row.breath && <BreathMark breath={row.breath} seconds={row.seconds / row.repeat} />}
-      {row.breath && <Text style={{ fontSize: 6.5, color: GREY }}>{BREATH_WORDS[row.breath]}</Text>}
-      {row.label !== '' && (
-        <Text style={{ fontSize: 7, color: GREY, textAlign: 'center' }}>{row.label}</Text>
-      )}
-    </View>
-  )
-  const half = (line: Stretch[] | null) =>
-    line ? (
+  const half = (cut: Ink[][] | null, at: number) =>
+    cut ? (
       <>
-        {label}
-        <Words parts={line} />
-        {repeat}
+        {at === 0 && label}
+        <Words parts={cut[at] ?? []} />
+        {at === count - 1 && repeat}
       </>
     ) : (
-      <Text style={{ color: GREY }}>{label}not on this side</Text>
+      <Text style={{ color: GREY }}>{at === 0 && `${label}not on this side`}</Text>
     )
-  return (
+  return Array.from({ length: count }, (_, at) => (
     <View
-      style={[s.row, { borderBottomWidth: 0.4, borderColor: RULE }]}
-      wrap={rowBreaks(row.left, row.right)}
+      key={at}
+      style={[s.row, at === count - 1 ? { borderBottomWidth: 0.4, borderColor: RULE } : {}]}
+      wrap={false}
     >
-      {sided && <Text style={s.left}>{half(row.left)}</Text>}
-      {spine}
-      <Text style={s.right}>{half(row.right)}</Text>
+      {sided && <Text style={s.left}>{half(left, at)}</Text>}
+      <View style={s.spine}>
+        {at === 0 && row.breath && (
+          <>
+            <BreathMark breath={row.breath} seconds={row.seconds / row.repeat} />
+            <Text style={{ fontSize: 6.5, color: GREY }}>{BREATH_WORDS[row.breath]}</Text>
+          </>
+        )}
+        {at === 0 && row.label !== '' && (
+          <Text style={{ fontSize: 7, color: GREY, textAlign: 'center' }}>{row.label}</Text>
+        )}
+      </View>
+      <Text style={s.right}>{half(right, at)}</Text>
     </View>
-  )
+  ))
 }
 
 function Rows({
@@ -213,85 +262,83 @@ function Rows({
   )
 }
 
-const bold = { fontWeight: 700 } as const
-
 /** A line that both halves share, or a line for each half. */
 function Shared({ label, line }: { label: string; line: SpreadLine | null }) {
-  if (!line) return null
-  const left = wordsOf(line.left)
-  const right = wordsOf(line.right)
-  const same = !line.left || left === right
+  if (!line?.right) return null
+  const same = !line.left || wordsOf(line.left) === wordsOf(line.right)
   return (
-    <View style={s.item} wrap={rowBreaks(left, right)}>
-      {same ? (
-        <Text>
-          <Text style={bold}>{label} </Text>
-          <Words parts={line.right!} />
-        </Text>
-      ) : (
-        <>
-          <Text>
-            <Text style={bold}>{label}, left leads: </Text>
-            <Words parts={line.left!} />
-          </Text>
-          <Text>
-            <Text style={bold}>{label}, right leads: </Text>
-            <Words parts={line.right!} />
-          </Text>
-        </>
-      )}
-    </View>
+    <Item
+      lines={
+        same
+          ? [[strong(`${label} `), ...line.right]]
+          : [
+              [strong(`${label}, left leads: `), ...line.left!],
+              [strong(`${label}, right leads: `), ...line.right],
+            ]
+      }
+    />
   )
 }
 
 function Rung({ rung, at }: { rung: SheetRung; at: number }) {
-  const lines = [
+  const facts = [
     rung.props.length ? `With ${rung.props.join(', ')}.` : '',
     rung.stay ? `Stay ${rung.stay}.` : '',
     ...rung.changes,
     ...rung.upWhen.map((sign) => `Up when ${sign}`),
     ...rung.downWhen.map((sign) => `Down when ${sign}`),
   ].filter(Boolean)
+  const name = [
+    strong(`${at} ${rung.name}`),
+    plain(rung.reference ? ' · the form described here' : ''),
+  ]
   return (
-    <View
-      style={{ borderBottomWidth: 1.6, borderColor: INK, paddingVertical: 2.5 }}
-      wrap={rowBreaks(lines.join(''))}
-    >
-      <Text>
-        <Text style={bold}>
-          {at} {rung.name}
-        </Text>
-        {rung.reference ? ' · the form described here' : ''}
-      </Text>
-      {lines.map((line, i) => (
-        <Text key={i} style={{ fontSize: 8.4, paddingLeft: 10 }}>
-          {line}
-        </Text>
-      ))}
-    </View>
+    <>
+      <Item
+        style={{ paddingVertical: 2.5 }}
+        last={{ fontSize: 8.4, paddingLeft: 10 }}
+        lines={[name, ...facts.map((fact) => [plain(fact)])]}
+      />
+      <View style={{ height: 1.6, backgroundColor: INK }} />
+    </>
   )
 }
 
-function CardPages({ sheet, size }: { sheet: Sheet; size: 'A4' | 'A5' | 'A6' }) {
+/** The marks of the verdicts stand before the words. */
+function Caution({ each }: { each: Sheet['cautions'][number] }) {
+  const words = [
+    strong(`${each.condition}: ${VERDICT_WORDS[each.verdict]}`),
+    plain(`${each.rung ? ` (${each.rung})` : ''}. ${each.say}`),
+    plain(each.reason ? ` Reason: ${each.reason}` : ''),
+  ]
+  return pieces(words, FLOW_LETTERS).map((piece, i) => (
+    <View key={i} style={[s.row, s.item]} wrap={false}>
+      <View style={{ width: 14, paddingTop: 2.5 }}>
+        {i === 0 && <VerdictMark verdict={each.verdict} />}
+      </View>
+      <Text style={{ flex: 1 }}>
+        <Words parts={piece} />
+      </Text>
+    </View>
+  ))
+}
+
+function CardPages({ sheet, size }: { sheet: Sheet; size: Stock }) {
   const names = [sheet.sanskrit, sheet.devanagari, ...sheet.also].filter(Boolean).join(' · ')
   return (
     <Page size={size} style={s.page}>
-      <View style={{ borderBottomWidth: 1, borderColor: INK, paddingBottom: 4 }}>
-        <Text style={s.title}>{sheet.title}</Text>
-        {names !== '' && <Text style={s.names}>{names}</Text>}
-        {sheet.meaning !== '' && <Text style={s.small}>{sheet.meaning}</Text>}
-        <Text style={s.facts}>{sheet.facts.join(' · ')}</Text>
-        {sheet.when !== '' && <Text style={s.facts}>When: {sheet.when}</Text>}
-      </View>
+      <Flow style={s.title} parts={[plain(sheet.title)]} />
+      <Flow style={s.names} parts={[plain(names)]} />
+      <Flow style={s.small} parts={[plain(sheet.meaning)]} />
+      <Flow style={s.facts} parts={[plain(sheet.facts.join(' · '))]} />
+      {sheet.when !== '' && <Flow style={s.facts} parts={[plain(`When: ${sheet.when}`)]} />}
+      <View style={{ height: 1, backgroundColor: INK, marginTop: 4 }} />
 
       {(sheet.setUp.place || sheet.setUp.note || sheet.setUp.props.length > 0) && (
         <Section title="Set-up">
           <Shared label="Start" line={sheet.setUp.place} />
           {sheet.setUp.props.length > 0 && (
-            <Text style={s.item}>
-              <Text style={bold}>Props </Text>
-              {sheet.setUp.props.join(', ')}
-            </Text>
+            <Item lines={[[strong('Props '), plain(sheet.setUp.props.join(', '))]]} />
           )}
           <Shared label="Note" line={sheet.setUp.note} />
         </Section>
@@ -300,62 +347,40 @@ function CardPages({ sheet, size }: { sheet: Sheet; size: 'A4' | 'A5' | 'A6' }) 
       <Rows title="Coming in" rows={sheet.enter} sheet={sheet} numbered />
       {sheet.stay !== '' && (
         <Section title="The stay">
-          <Text>
-            {sheet.stay} · breath {sheet.pace}
-          </Text>
+          <Flow parts={[plain(`${sheet.stay} · breath ${sheet.pace}`)]} />
         </Section>
       )}
       <Rows title="Alignment" rows={sheet.alignment} sheet={sheet} />
       <Rows title="Coming out" rows={sheet.exit} sheet={sheet} numbered />
       {sheet.between && (
         <Section title="Between the sides">
-          <Text wrap={true}>
-            {sheet.between.breaths}. <Words parts={sheet.between.text} />
-          </Text>
+          <Flow parts={[plain(`${sheet.between.breaths}. `), ...sheet.between.text]} />
         </Section>
       )}
 
       {sheet.mistakes.length > 0 && (
         <Section title="What goes wrong">
           {sheet.mistakes.map((each, i) => (
-            <View key={i} style={s.item} wrap={rowBreaks(each.seen, each.why, each.say)}>
-              <Text>
-                <Text style={bold}>
-                  <Words parts={each.seen} />
-                </Text>
-                {each.on ? ` (${each.on})` : ''}
-              </Text>
-              {each.why.length > 0 && (
-                <Text style={s.small}>
-                  <Words parts={each.why} />
-                </Text>
-              )}
-              {each.say.length > 0 && (
-                <Text>
-                  Say: “<Words parts={each.say} />”
-                </Text>
-              )}
-            </View>
+            <Item
+              key={i}
+              lines={[
+                [
+                  ...each.seen.map((part) => ({ ...part, bold: true })),
+                  plain(each.on ? ` (${each.on})` : ''),
+                ],
+                each.why.map((part) => ({ ...part, soft: true })),
+                each.say.length > 0 ? [plain('Say: “'), ...each.say, plain('”')] : [],
+              ]}
+            />
           ))}
         </Section>
       )}
 
       {sheet.cautions.length > 0 && (
         <Section title="Cautions">
-          <Text style={[s.small, s.item]}>{sheet.cautionLead}</Text>
+          <Item lines={[[soft(sheet.cautionLead)]]} />
           {sheet.cautions.map((each, i) => (
-            <View key={i} style={[s.row, s.item]} wrap={rowBreaks(each.say)}>
-              <View style={{ width: 14, paddingTop: 2.5 }}>
-                <VerdictMark verdict={each.verdict} />
-              </View>
-              <Text style={{ flex: 1 }}>
-                <Text style={bold}>
-                  {each.condition}: {VERDICT_WORDS[each.verdict]}
-                </Text>
-                {each.rung ? ` (${each.rung})` : ''}. {each.say}
-                {each.reason ? ` Reason: ${each.reason}` : ''}
-              </Text>
-            </View>
+            <Caution key={i} each={each} />
           ))}
         </Section>
       )}
@@ -370,33 +395,45 @@ function CardPages({ sheet, size }: { sheet: Sheet; size: 'A4' | 'A5' | 'A6' }) 
 
       {sheet.counter.length > 0 && (
         <Section title="Follow with">
-          <Text>{sheet.counter.join(', ')}</Text>
+          <Flow parts={[plain(sheet.counter.join(', '))]} />
         </Section>
       )}
       {sheet.effects.length > 0 && (
         <Section title="Said of this pose">
           {sheet.effects.map((each, i) => (
-            <Text key={i} style={s.item}>
-              {each.text} ({each.basis}
-              {each.source ? `: ${each.source}` : ''})
-            </Text>
+            <Item
+              key={i}
+              lines={[
+                [
+                  plain(each.text),
+                  soft(` (${[each.basis, each.source].filter(Boolean).join(': ')})`),
+                ],
+              ]}
+            />
           ))}
         </Section>
       )}
       {sheet.assists.length > 0 && (
         <Section title="Touch, only with consent, asked each time">
           {sheet.assists.map((each, i) => (
-            <Text key={i} style={s.item}>
-              {each.breath ? `On ${BREATH_WORDS[each.breath]}: ` : ''}
-              <Words parts={each.text} />
-              {each.on ? ` (${each.on})` : ''}
-            </Text>
+            <Item
+              key={i}
+              lines={[
+                [
+                  plain(each.breath ? `On ${BREATH_WORDS[each.breath]}: ` : ''),
+                  ...each.text,
+                  plain(each.on ? ` (${each.on})` : ''),
+                ],
+              ]}
+            />
           ))}
         </Section>
       )}
       {sheet.notes !== '' && (
         <Section title="Notes">
-          <Text>{sheet.notes}</Text>
+          {sheet.notes.split('\n').map((line, i) => (
+            <Flow key={i} parts={[plain(line || ' ')]} />
+          ))}
         </Section>
       )}
 
@@ -405,31 +442,16 @@ function CardPages({ sheet, size }: { sheet: Sheet; size: 'A4' | 'A5' | 'A6' }) 
           {sheet.number ? `${sheet.number} · ` : ''}
           {sheet.title.slice(0, 60)}
         </Text>
-        <Text
-          render={({ subPageNumber, subPageTotalPages }) =>
-            `${subPageNumber} of ${subPageTotalPages}`
-          }
-        />
       </View>
     </Page>
   )
 }
 
-/** The printed cards, each starting on a page of its own. */
-export function CardsPdf({
-  sheets,
-  size,
-  title,
-}: {
-  sheets: Sheet[]
-  size: 'A4' | 'A5' | 'A6'
-  title: string
-}) {
+/** One printed card; the page numbers are set when the pages are known. */
+export function CardPdf({ sheet, size }: { sheet: Sheet; size: Stock }) {
   return (
-    <Document title={title} creator="Notula" producer="Notula">
-      {sheets.map((sheet) => (
-        <CardPages key={sheet.id} sheet={sheet} size={size} />
-      ))}
+    <Document title={sheet.title}>
+      <CardPages sheet={sheet} size={size} />
     </Document>
   )
 }

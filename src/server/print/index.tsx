@@ -1,13 +1,20 @@
 import { renderToBuffer } from '@react-pdf/renderer'
+import { PDFDocument, StandardFonts, rgb } from 'pdf-lib'
 import { type Card, type School, titleOf } from '@/core/card'
 import { sheetOf } from '@/core/print'
-import { CardsPdf } from './CardPdf'
+import { CardPdf, type Stock } from './CardPdf'
 import { registerFonts } from './fonts'
 
-export type Stock = 'A4' | 'A5' | 'A6'
+export type { Stock } from './CardPdf'
+export { FONT_FILES, fontFile } from './fonts'
+
+const GREY = rgb(0.33, 0.38, 0.37)
+const EDGE = 26
+const FOOT = 16
+const NUMBER_SIZE = 7
 
 /**
- * Prints cards to one PDF.
+ * Prints cards to one PDF, each card starting on a page of its own.
  * @param titles names of other cards by id, for the counter poses
  * @param stock paper, ISO 216, portrait; the school's when not given
  * @returns the bytes of the PDF
@@ -17,11 +24,27 @@ export async function printCards(
   school: School,
   titles: ReadonlyMap<string, string> = new Map(),
   stock: Stock = school.paper
-): Promise<Buffer> {
+): Promise<Uint8Array> {
   registerFonts()
-  const sheets = cards.map((card) => sheetOf(card, school, titles))
-  const title = cards.map(titleOf).join(', ').slice(0, 200)
-  return renderToBuffer(<CardsPdf sheets={sheets} size={stock} title={title} />)
+  const whole = await PDFDocument.create()
+  whole.setTitle(cards.map(titleOf).join(', ').slice(0, 200))
+  whole.setCreator('Notula')
+  const digits = await whole.embedFont(StandardFonts.Helvetica)
+  for (const card of cards) {
+    const sheet = sheetOf(card, school, titles)
+    const one = await PDFDocument.load(await renderToBuffer(<CardPdf sheet={sheet} size={stock} />))
+    const pages = await whole.copyPages(one, one.getPageIndices())
+    pages.forEach((page, i) => {
+      const number = `${i + 1} of ${pages.length}`
+      page.drawText(number, {
+        x: page.getWidth() - EDGE - digits.widthOfTextAtSize(number, NUMBER_SIZE),
+        y: FOOT,
+        size: NUMBER_SIZE,
+        font: digits,
+        color: GREY,
+      })
+      whole.addPage(page)
+    })
+  }
+  return whole.save()
 }
-
-export { FONT_FILES, fontFile } from './fonts'

@@ -87,21 +87,20 @@ export const HalfField = memo(function HalfField(props: Props) {
 function Underlined({ text, side, sided }: { text: string; side: Side; sided: boolean }) {
   if (!sided) return text
   const words = sideWords(text).filter((word) => word.role !== 'plain')
-  let done = 0
+  const ends = [0, ...words.map((word) => word.end)]
   return (
     <>
-      {words.map((word) => {
-        const before = text.slice(done, word.start)
-        done = word.end
-        const look = word.role === 'swaps' ? classes[`${side}Word`] : classes[`${word.role}Word`]
-        return (
-          <span key={word.start}>
-            {before}
-            <span className={look}>{text.slice(word.start, word.end)}</span>
+      {words.map((word, i) => (
+        <span key={word.start}>
+          {text.slice(ends[i], word.start)}
+          <span
+            className={word.role === 'swaps' ? classes[`${side}Word`] : classes[`${word.role}Word`]}
+          >
+            {text.slice(word.start, word.end)}
           </span>
-        )
-      })}
-      {text.slice(done)}
+        </span>
+      ))}
+      {text.slice(ends.at(-1))}
     </>
   )
 }

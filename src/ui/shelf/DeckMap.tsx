@@ -38,7 +38,9 @@ export function DeckMap({ cards, chosen, onChoose }: Props) {
               return (
                 <td key={spine}>
                   {count === 0 ? (
-                    <span className={classes.hole} aria-label="none" />
+                    <span className={classes.hole}>
+                      <span className="visually-hidden">none</span>
+                    </span>
                   ) : (
                     <button
                       className={classes.place}

@@ -7,16 +7,11 @@ export const dynamic = 'force-dynamic'
 export function GET(request: Request) {
   return answering(async () => {
     const shelf = await packedShelf()
-    const headers: Record<string, string> = {
-      etag: shelf.etag,
-      'cache-control': 'no-cache, no-transform',
-      vary: 'accept-encoding',
-    }
+    const headers = { etag: shelf.etag, 'cache-control': 'no-cache' }
     if (request.headers.get('if-none-match') === shelf.etag)
       return new Response(null, { status: 304, headers })
-    headers['content-type'] = 'application/json; charset=utf-8'
-    const zipped = request.headers.get('accept-encoding')?.includes('gzip')
-    if (zipped) headers['content-encoding'] = 'gzip'
-    return new Response(new Uint8Array(zipped ? shelf.gzipped : shelf.json), { headers })
+    return new Response(shelf.json, {
+      headers: { ...headers, 'content-type': 'application/json; charset=utf-8' },
+    })
   })
 }

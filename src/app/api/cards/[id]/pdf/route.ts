@@ -12,7 +12,7 @@ export function GET(_request: Request, { params }: Context) {
     const stored = await loadCard(id)
     if (!stored) return problem(404, 'No such card', `There is no card “${id}”.`)
     const pdf = await printCards([stored.card], await loadSchool(), await cardTitles())
-    return new Response(new Uint8Array(pdf), {
+    return new Response(Buffer.from(pdf), {
       headers: {
         'content-type': 'application/pdf',
         'content-disposition': `inline; filename="${id}.pdf"`,

@@ -1,0 +1,132 @@
+import { spawn } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import path from 'node:path'
+import {
+  chromium,
+  dropDatabase,
+  ensureBuild,
+  ensureDatabase,
+  ensureModules,
+  ensurePackages,
+  freePort,
+  main,
+  migrate,
+  root,
+  startCluster,
+  startServer,
+  step,
+  tsx,
+} from './lib.mjs'
+
+/** npm test: sets up what is missing, then types, lint, format, unit tests and the real interface. */
+
+let passed = 0
+let failed = 0
+
+/** Runs a program with its output shown as it comes; resolves to whether it ended well. */
+function show(title, args, env = {}) {
+  console.log(`\n· ${title}`)
+  const started = Date.now()
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    })
+    child.once('exit', (code) => {
+      console.log(
+        `· ${title}: ${code === 0 ? 'good' : 'FAILED'} (${((Date.now() - started) / 1000).toFixed(1)} s)`
+      )
+      resolve(code === 0)
+    })
+  })
+}
+
+async function check(title, args) {
+  if (await show(title, args)) passed += 1
+  else failed += 1
+}
+
+const results = path.join(root, '.notula/results')
+
+async function unitTests() {
+  const file = path.join(results, 'unit.json')
+  const good = await show('Unit tests (Jest)', [
+    'node_modules/jest/bin/jest.js',
+    '--json',
+    `--outputFile=${file}`,
+    '--silent',
+  ])
+  if (!existsSync(file)) {
+    failed += 1
+    return
+  }
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    readFileSync(file, 'utf8')
+  )
+  passed += numPassedTests
+  failed += numFailedTests + numRuntimeErrorTestSuites
+  if (!good && numFailedTests + numRuntimeErrorTestSuites === 0) failed += 1
+}
+
+async function browserTests() {
+  const database = `notula_test_${process.pid}`
+  const given = process.env.DATABASE_URL
+  let cluster = { url: given, stop: async () => {} }
+  let server
+  try {
+    let url
+    await step('Making a throwaway database with the demo deck', async () => {
+      if (!given) cluster = await startCluster(`test-${process.pid}`, { throwaway: true })
+      url = await ensureDatabase(cluster.url, database)
+      await migrate(url)
+      return tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: url }).trim()
+    })
+    await ensureBuild()
+    server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl: url })
+    const good = await show(
+      'The real interface (Playwright)',
+      ['node_modules/@playwright/test/cli.js', 'test'],
+      {
+        BASE_URL: server.address,
+        CHROMIUM: chromium(),
+        DATABASE_URL: url,
+      }
+    )
+    const file = path.join(results, 'browser.json')
+    if (!existsSync(file)) {
+      failed += 1
+      return
+    }
+    const { stats } = JSON.parse(readFileSync(file, 'utf8'))
+    passed += stats.expected
+    failed += stats.unexpected + stats.flaky
+    if (!good && stats.unexpected + stats.flaky === 0) failed += 1
+  } finally {
+    await server?.stop()
+    if (given) await dropDatabase(given, database)
+    await cluster.stop()
+  }
+}
+
+await main(async () => {
+  await ensurePackages({ postgres: !process.env.DATABASE_URL, browser: true })
+  await ensureModules()
+  rmSync(results, { recursive: true, force: true })
+  mkdirSync(results, { recursive: true })
+  // npm test -- --browser runs the real interface only, -- --unit the rest.
+  if (!process.argv.includes('--browser')) {
+    await check('Types', ['node_modules/typescript/bin/tsc', '--noEmit'])
+    await check('Lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0'])
+    await check('Format', [
+      'node_modules/prettier/bin/prettier.cjs',
+      '--check',
+      '--log-level=warn',
+      '.',
+    ])
+    await unitTests()
+  }
+  if (!process.argv.includes('--unit')) await browserTests()
+  console.log(`\n${passed} passed, ${failed} failed`)
+  return failed ? 1 : 0
+})

@@ -1,0 +1,193 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { arbitraryCard } from '../../../tests/support/arbitraryCard'
+import { checkCard } from '../check'
+import { readCard } from '../formats'
+import {
+  applyPatches,
+  blankCard,
+  Card,
+  completeness,
+  DEFAULT_SCHOOL,
+  dropUnwritable,
+  freshId,
+  pathKeys,
+  pathOf,
+  SECTIONS,
+  sectionOf,
+  slugOf,
+  tidyLine,
+  tidyProse,
+  titleOf,
+  withValue,
+} from '.'
+
+const demo = (name: string) => readCard(readFileSync(`demo/${name}.md`, 'utf8'))
+const blank = blankCard({
+  name: 'Tree',
+  base: 'standing',
+  spine: 'lengthen',
+  manner: 'held',
+  sides: 'sided',
+})
+
+describe('the model', () => {
+  test('fills in what may be left out', () => {
+    const card = Card.parse({
+      id: 'x',
+      base: 'seated',
+      spine: 'twist',
+      manner: 'held',
+      sides: 'even',
+    })
+    expect(card).toMatchObject({
+      language: 'en',
+      writtenFor: 'right',
+      stay: { repeats: 1 },
+      ladder: [],
+      notes: '',
+    })
+  })
+
+  test('refuses unknown keys, words outside the lists and impossible numbers', () => {
+    const bad = (more: object) => Card.safeParse({ ...blank, ...more }).success
+    expect(bad({ loud: 1 })).toBe(false)
+    expect(bad({ base: 'floating' })).toBe(false)
+    expect(bad({ stay: { breaths: -1, repeats: 1 } })).toBe(false)
+    expect(bad({ stay: { seconds: [20, 10], repeats: 1 } })).toBe(false)
+    expect(bad({ id: 'Not a slug' })).toBe(false)
+    expect(bad({ notes: 'half \ud83d surrogate' })).toBe(false)
+    expect(bad({ notes: 'nul \u0000' })).toBe(false)
+  })
+
+  test('parsing a card again changes nothing', () => {
+    fc.assert(
+      fc.property(arbitraryCard, (card) => {
+        expect(Card.parse(card)).toEqual(card)
+      }),
+      { numRuns: 50 }
+    )
+  })
+})
+
+describe('wording', () => {
+  test('is brought to one line, or to paragraphs, in NFC', () => {
+    expect(tidyLine(' Fold\r\n forward\t now ')).toBe('Fold  forward  now')
+    expect(tidyLine('s\u0301')).toBe('ś')
+    expect(tidyProse(' a \r\n\r\n\r\n\r\n b\rc ')).toBe('a\n\nb\nc')
+  })
+
+  test('loses only what cannot be written', () => {
+    expect(dropUnwritable('a\u0000b\ud800c\nd\te👩🏽‍🦰\u0007')).toBe('abc\nd\te👩🏽‍🦰')
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), (text) => {
+        expect(Card.safeParse({ ...blank, notes: dropUnwritable(text) }).success).toBe(true)
+      })
+    )
+  })
+})
+
+test('names and ids', () => {
+  expect(slugOf('Vīrabhadrāsana II')).toBe('virabhadrasana-ii')
+  expect(slugOf('  Child’s rest! ')).toBe('childs-rest')
+  expect(slugOf('木')).toBe('card')
+  expect(titleOf(blank)).toBe('Tree')
+  expect(titleOf({ id: 'x', names: { ...blank.names, common: [] } })).toBe('x')
+  expect(freshId('s', ['s1', 's2'])).toBe('s3')
+  expect(freshId('s', ['s2'])).toBe('s3')
+})
+
+describe('paths and patches', () => {
+  test('paths are read and written', () => {
+    expect(pathKeys('enter[2].text')).toEqual(['enter', 2, 'text'])
+    expect(pathOf(['enter', 2, 'text'])).toBe('enter[2].text')
+  })
+
+  test('a value is set or taken away without touching the rest', () => {
+    const card = demo('gate')
+    const changed = withValue(card, 'enter[1].text', 'New')
+    expect(changed.enter[1]!.text).toBe('New')
+    expect(card.enter[1]!.text).not.toBe('New')
+    expect(changed.enter[0]).toBe(card.enter[0])
+    const patched = applyPatches(card, [
+      { path: 'enter[0]', remove: true },
+      { path: 'notes', value: 'x' },
+    ])
+    expect(patched.enter).toEqual(card.enter.slice(1))
+    expect(patched.notes).toBe('x')
+    expect(
+      'firstSide' in withValue(withValue(card, 'firstSide', 'left'), 'firstSide', undefined)
+    ).toBe(false)
+  })
+})
+
+describe('completeness and findings', () => {
+  test('a new card lacks every section, each told in words', () => {
+    const sections = completeness(blank)
+    expect(sections.map((section) => section.id)).toEqual(SECTIONS.map((section) => section.id))
+    expect(
+      sections.every(
+        (section) => !section.complete && section.missing.every((each) => /\.$/.test(each.message))
+      )
+    ).toBe(true)
+  })
+
+  test.each(readdirSync('demo').map((file) => file.replace(/\.md$/, '')))(
+    '%s says what it lacks in the right section',
+    (name) => {
+      for (const section of completeness(demo(name)))
+        for (const { where } of section.missing) expect(sectionOf(where)).toBe(section.id)
+    }
+  )
+
+  test('a card that is full in every section has no findings', () => {
+    for (const name of [
+      'gate',
+      'downward-dog',
+      'low-cobra',
+      'long-side-angle',
+      'seated-half-twist',
+      'reclined-leg-stretch',
+    ])
+      expect([name, checkCard(demo(name))]).toEqual([name, []])
+  })
+
+  const found = (card: Card) =>
+    checkCard(card).map((finding) => `${finding.severity} ${finding.rule} ${finding.where}`)
+
+  test('planted faults are found where they are', () => {
+    const card = demo('gate')
+    const two = {
+      ...card,
+      ladder: card.ladder.map((rung) => ({ ...rung, reference: true as const })),
+    }
+    expect(found(two)).toEqual(['stop card/one-reference-rung ladder'])
+    expect(found(withValue(card, 'mistakes[0].cue', 'a99'))).toEqual([
+      'stop card/links-lead-somewhere mistakes[0].cue',
+    ])
+    expect(found(withValue(card, 'enter[1].id', 's1'))).toContain(
+      'stop card/one-id-one-part enter[1].id'
+    )
+    expect(found({ ...card, counter: ['gate'] })).toEqual([
+      'mend card/not-its-own-counter counter[0]',
+    ])
+    expect(found(withValue(card, 'effects[0].basis', 'published'))).toEqual([
+      'mend card/claims-have-a-basis effects[0].source',
+    ])
+    expect(found(withValue(card, 'sideNamedBy', ''))).toEqual([
+      'mend card/name-complete sideNamedBy',
+    ])
+    expect(found(withValue(card, 'enter[0].text', 'Drop left under the shoulder.'))).toEqual([
+      'mend sides/unsure-word enter[0].text',
+    ])
+  })
+
+  test('a school gives a rule another severity', () => {
+    const card = { ...demo('gate'), counter: ['gate'] }
+    const school = {
+      ...DEFAULT_SCHOOL,
+      severities: { 'card/not-its-own-counter': 'stop' as const },
+    }
+    expect(checkCard(card, school)[0]!.severity).toBe('stop')
+  })
+})

@@ -1,0 +1,12 @@
+import { z } from 'zod'
+import { Card } from '../card'
+import { FORMAT_VERSION } from './problem'
+
+/** The JSON Schema of a card file in JSON (docs/card.schema.json). */
+export function cardSchema(): Record<string, unknown> {
+  const file = z.strictObject({
+    notula: z.literal(FORMAT_VERSION).describe('Version of the card format.'),
+    ...Card.shape,
+  })
+  return { title: 'Notula card', ...z.toJSONSchema(file, { io: 'input' }) }
+}

@@ -1,0 +1,58 @@
+import { readFileSync } from 'node:fs'
+import { AxeBuilder } from '@axe-core/playwright'
+import { expect, type APIRequestContext, type Page } from '@playwright/test'
+
+/** The words of each page of a PDF, read by an independent library. */
+export async function pdfPages(bytes: Uint8Array): Promise<string[]> {
+  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs')
+  const document = await getDocument({
+    data: new Uint8Array(bytes),
+    useSystemFonts: true,
+    verbosity: 0,
+  }).promise
+  const pages: string[] = []
+  for (let n = 1; n <= document.numPages; n += 1) {
+    const { items } = await (await document.getPage(n)).getTextContent()
+    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(' '))
+  }
+  return pages
+}
+
+/** Text without any blanks, to compare what was broken into lines. */
+export const dense = (text: string) => text.normalize('NFC').replace(/\s+/g, '')
+
+/** Nothing serious for people who use the page by keyboard, by ear or with poor sight. */
+export async function expectAccessible(page: Page, within = 'html') {
+  const { violations } = await new AxeBuilder({ page }).include(within).analyze()
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+  expect(serious.map(({ id, nodes }) => [id, nodes.map((node) => node.html).slice(0, 3)])).toEqual(
+    []
+  )
+}
+
+export const demoText = (id: string) => readFileSync(`demo/${id}.md`, 'utf8')
+
+/** Adds a new card and gives its id. */
+export async function newCard(
+  request: APIRequestContext,
+  name: string,
+  more: Record<string, string> = {}
+) {
+  const response = await request.post('/api/cards', {
+    data: { name, base: 'standing', spine: 'side', manner: 'held', sides: 'sided', ...more },
+  })
+  expect(response.status()).toBe(201)
+  return ((await response.json()) as { id: string }).id
+}
+
+export const saved = (page: Page) => expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible()
+
+/** One field of the spread. */
+export const field = (page: Page, path: string, half: 'left' | 'right') =>
+  page.locator(`[data-field="${path}@${half}"]`)
+
+/** Opens a card on the bench and waits until it takes what is typed. */
+export async function openBench(page: Page, id: string) {
+  await page.goto(`/cards/${id}/bench`)
+  await expect(page.getByRole('banner').getByText('saved')).toBeVisible()
+}

@@ -1,0 +1,37 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import Ajv2020 from 'ajv/dist/2020'
+import { RULES, rulesPage } from '@/core/check'
+import { cardSchema, readCard, writeJson, writeMarkdown } from '@/core/formats'
+
+test('docs/card.schema.json is fresh; run npm run docs when this fails', () => {
+  expect(JSON.parse(readFileSync('docs/card.schema.json', 'utf8'))).toEqual(cardSchema())
+})
+
+test('docs/rules.md is fresh; run npm run docs when this fails', () => {
+  expect(readFileSync('docs/rules.md', 'utf8')).toBe(rulesPage(RULES))
+})
+
+test('every rule says what it looks at and why, under an id of its own', () => {
+  expect(new Set(RULES.map((rule) => rule.id)).size).toBe(RULES.length)
+  for (const rule of RULES) {
+    expect(rule.id).toMatch(/^[a-z]+\/[a-z-]+$/)
+    expect(rule.looksAt.length).toBeGreaterThan(10)
+    expect(rule.why.length).toBeGreaterThan(10)
+  }
+})
+
+test('the schema, read by another library, takes the demo cards and refuses a bad one', () => {
+  const validate = new Ajv2020({ strict: false }).compile(cardSchema())
+  for (const name of readdirSync('demo')) {
+    const json = JSON.parse(writeJson(readCard(readFileSync(`demo/${name}`, 'utf8'))))
+    expect([name, validate(json)]).toEqual([name, true])
+    expect(validate({ ...json, base: 'floating' })).toBe(false)
+    expect(validate({ ...json, loud: true })).toBe(false)
+  }
+})
+
+test('the whole card in docs/card-format.md is a card that is written the same way', () => {
+  const page = readFileSync('docs/card-format.md', 'utf8')
+  const whole = /````markdown\n([\s\S]*?)````/.exec(page)![1]!
+  expect(writeMarkdown(readCard(whole))).toBe(whole)
+})
