@@ -3,7 +3,13 @@ import type { NextConfig } from 'next'
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
-  serverExternalPackages: ['knex', 'pg', '@react-pdf/renderer', 'pdf-lib', '@indic-transliteration/sanscript'],
+  serverExternalPackages: [
+    'knex',
+    'pg',
+    '@react-pdf/renderer',
+    'pdf-lib',
+    '@indic-transliteration/sanscript',
+  ],
   experimental: {
     optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'],
   },

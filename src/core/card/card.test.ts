@@ -14,6 +14,7 @@ import {
   pathKeys,
   pathOf,
   SECTIONS,
+  School,
   sectionOf,
   slugOf,
   tidyLine,
@@ -85,6 +86,10 @@ describe('wording', () => {
       })
     )
   })
+})
+
+test('the default school is what an empty school becomes', () => {
+  expect(School.parse({})).toEqual(DEFAULT_SCHOOL)
 })
 
 test('names and ids', () => {

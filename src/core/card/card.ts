@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { line, prose } from './text'
+import { line, prose } from './wording'
 import {
   BASES,
   BASES_OF_CLAIM,

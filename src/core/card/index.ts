@@ -1,6 +1,7 @@
 export * from './blank'
 export * from './card'
 export * from './cardRules'
+export * from './defaultSchool'
 export * from './finding'
 export * from './names'
 export * from './patch'

@@ -1,6 +1,7 @@
 import type { Card } from './card'
 import type { Finding, Severity } from './finding'
-import { DEFAULT_SCHOOL, type School } from './school'
+import { DEFAULT_SCHOOL } from './defaultSchool'
+import type { School } from './school'
 
 /** Where a rule comes from. */
 export type RuleSource = 'published' | 'common practice' | 'school' | 'format'

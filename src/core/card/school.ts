@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { Pace, Side } from './card'
-import { line, prose } from './text'
-import { SEVERITIES } from './words'
+import { line, prose } from './wording'
+import { CAUTION_LEAD, SEVERITIES } from './words'
 
 /** The rules of one school: what its cards share and where schools disagree. */
 export const School = z.strictObject({
@@ -16,21 +16,8 @@ export const School = z.strictObject({
   retention: z.boolean().default(false),
   turning: z.enum(['counterclockwise', 'anticlockwise']).default('counterclockwise'),
   conventions: z.record(z.string(), line()).default({}),
-  cautionLead: prose().default(
-    'Usual cautions, no diagnosis: what the student’s own clinician says comes first, and so do local rules. Any pain, tingling, pinching or shortness of breath: come out.'
-  ),
+  cautionLead: prose().default(CAUTION_LEAD),
   paper: z.enum(['A4', 'A5', 'A6']).default('A5'),
   severities: z.record(z.string(), z.enum(SEVERITIES)).default({}),
 })
 export type School = z.infer<typeof School>
-
-/** The rules that hold until a school sets its own. */
-export const DEFAULT_SCHOOL: School = School.parse({})
-
-/** Which side is led first: the card's choice, else the school's. */
-export function firstSideOf(
-  card: { firstSide?: 'left' | 'right' },
-  school: Pick<School, 'firstSide'> = DEFAULT_SCHOOL
-): 'left' | 'right' {
-  return card.firstSide ?? school.firstSide
-}

@@ -1,9 +1,8 @@
-import { z } from 'zod'
-
 /** Longest line of wording that a card takes, in characters. */
 export const MAX_LINE = 20_000
 
-const UNWRITABLE = /[\p{Cc}\p{Cs}\p{Noncharacter_Code_Point}]/u
+/** What no file or database can hold. */
+export const UNWRITABLE = /[\p{Cc}\p{Cs}\p{Noncharacter_Code_Point}]/u
 
 /**
  * Brings one line of wording into the form that is stored: Unicode NFC, no line
@@ -38,25 +37,3 @@ export function tidyProse(text: string): string {
 export function dropUnwritable(text: string): string {
   return text.replace(/[^\P{Cc}\n\t]|\p{Cs}|\p{Noncharacter_Code_Point}/gu, '')
 }
-
-const unwritable = (text: string): boolean => !UNWRITABLE.test(text.replaceAll('\n', ''))
-
-/** One line of wording, up to `max` characters. */
-export const line = (max = MAX_LINE) =>
-  z
-    .string({ error: 'should be a line of text' })
-    .overwrite(tidyLine)
-    .max(max, { error: `is longer than ${max} characters; split it` })
-    .refine(unwritable, {
-      error: 'holds a character that cannot be written (a control character); retype the line',
-    })
-
-/** Wording of several paragraphs, up to 100,000 characters. */
-export const prose = () =>
-  z
-    .string({ error: 'should be text' })
-    .overwrite(tidyProse)
-    .max(100_000, { error: 'is longer than 100,000 characters; split it' })
-    .refine(unwritable, {
-      error: 'holds a character that cannot be written (a control character); retype the text',
-    })

@@ -89,3 +89,7 @@ export const ON_WORDS: Record<(typeof ON)[number], string> = {
   'left-only': 'left side only',
   'right-only': 'right side only',
 }
+
+/** Said above the cautions of every card, until a school words it otherwise. */
+export const CAUTION_LEAD =
+  'Usual cautions, no diagnosis: what the student’s own clinician says comes first, and so do local rules. Any pain, tingling, pinching or shortness of breath: come out.'

@@ -1,5 +1,5 @@
 import type { Lexicon, SideOptions, SideWord, Turning } from './lexicon'
-import { letterNamesSide, namesSide, shortNamesSide } from './englishReading'
+import { letterNamesSide, namesSide, plainlyNamesSide, shortNamesSide } from './englishReading'
 
 /** Everything in a line that could be a side word, or a span that braces fix. */
 const CANDIDATE =
@@ -9,6 +9,15 @@ const CANDIDATE =
 const ENDING = /(?:wards?|most|hand(?:ed|ers?)?|side[ds]?|foot(?:ed)?)?(?![\p{L}\p{M}\p{N}_])/iuy
 const WORD_BEFORE = /[\p{L}\p{M}\p{N}_]$/u
 const COUNTER_BEFORE = /(?:counter|anti)[\s-]?$/i
+
+/** Whether the character at an index, if there is one, is ASCII and no part of a word. */
+function breaksWord(text: string, index: number): boolean {
+  if (index < 0 || index >= text.length) return true
+  const code = text.charCodeAt(index)
+  if (code < 48) return true
+  if (code > 122) return code < 128
+  return (code > 57 && code < 65) || (code > 90 && code < 97 && code !== 95)
+}
 
 function cased(letters: string, like: string): string {
   let word = ''
@@ -53,17 +62,22 @@ function otherTurn(word: string, turning: Turning): string | null {
 
 const OTHER_LETTER: Record<string, string> = { L: 'R', R: 'L', l: 'r', r: 'l' }
 
+function endingAt(text: string, index: number): string | null {
+  ENDING.lastIndex = index
+  return ENDING.exec(text)?.[0] ?? null
+}
+
 function readWord(text: string, start: number, word: string): SideWord | null {
-  if (start > 0 && WORD_BEFORE.test(text.slice(Math.max(0, start - 2), start))) return null
+  if (!breaksWord(text, start - 1) && WORD_BEFORE.test(text.slice(Math.max(0, start - 2), start)))
+    return null
   const end = start + word.length
-  ENDING.lastIndex = end
-  const ending = ENDING.exec(text)
-  if (!ending) return null
+  const ending = breaksWord(text, end) ? '' : endingAt(text, end)
+  if (ending === null) return null
   const other = otherSideWord(word)
   const side = word.length === 4 ? 'left' : 'right'
   const found = { start, end, kind: 'side', side, other: other ?? word } as const
   if (other === null) return { ...found, role: 'plain' }
-  if (ending[0]) return { ...found, role: 'swaps' }
+  if (ending || plainlyNamesSide(text, start, end)) return { ...found, role: 'swaps' }
   const here = namesSide(side, text, start, end)
   const mirrored = namesSide(side === 'left' ? 'right' : 'left', text, start, end)
   return { ...found, role: here ? (mirrored ? 'swaps' : 'unsure') : 'plain' }

@@ -101,7 +101,7 @@ function rightNamesSide(text: string, start: number, end: number): boolean {
   const before = (pattern: RegExp) => matches(pattern, text, start)
   const after = (pattern: RegExp) => matches(pattern, text, end)
   if (after(RIGHT_ANGLE)) return false
-  if (after(BODY_NEXT) || after(SIDE_NEXT)) return !(before(ALL_RIGHT) && before(TO_RIGHT_THE))
+  if (after(BODY_NEXT) || after(SIDE_NEXT)) return true
   if (after(RIGHT_ITSELF)) return false
   if (after(PAIRED)) return true
   if (after(RIGHT_FOR)) return false
@@ -131,6 +131,29 @@ function leftNamesSide(text: string, start: number, end: number): boolean {
   return !after(LEFT_THE_FLOOR)
 }
 const BEING = at('(?<=\\b(?:be|been|being)\\s+)')
+
+const PLAIN_BODY = new Set(
+  'foot feet leg legs knee knees hand hands arm arms hip hips heel toe toes thigh shin ankle shoulder elbow wrist palm ribs fingers forearm ear big'.split(
+    ' '
+  )
+)
+const COULD_HAVE_LEFT = /(?:has|have|had|having|ve|never|just|already|hasn.?t|haven.?t)\s*$/i
+
+/**
+ * The plain case, told fast: one blank and a limb. Only "has left …" can be anything but a
+ * side then.
+ */
+export function plainlyNamesSide(text: string, start: number, end: number): boolean {
+  if (text.charCodeAt(end) !== 32) return false
+  let stop = end + 1
+  for (let code = text.charCodeAt(stop); code >= 97 && code <= 122; code = text.charCodeAt(stop))
+    stop += 1
+  const next = text.charCodeAt(stop)
+  if (next > 127 || next === 39 || (next >= 48 && next <= 57) || (next >= 65 && next <= 95))
+    return false
+  if (!PLAIN_BODY.has(text.slice(end + 1, stop))) return false
+  return !COULD_HAVE_LEFT.test(text.slice(Math.max(0, start - 10), start))
+}
 
 /** @returns whether the word `side` at `start`..`end`, if it stood there, would name a side */
 export function namesSide(

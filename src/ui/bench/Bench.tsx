@@ -1,6 +1,6 @@
 'use client'
 
-import { ActionIcon, Button, NativeSelect, Tooltip } from '@mantine/core'
+import { ActionIcon, Button, NativeSelect } from '@mantine/core'
 import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
@@ -182,17 +182,16 @@ function Act(props: {
   children: ReactNode
 }) {
   return (
-    <Tooltip label={props.label}>
-      <ActionIcon
-        variant="subtle"
-        color="gray"
-        aria-label={props.label}
-        disabled={props.disabled}
-        onClick={props.onClick}
-      >
-        {props.children}
-      </ActionIcon>
-    </Tooltip>
+    <ActionIcon
+      variant="subtle"
+      color="gray"
+      aria-label={props.label}
+      title={props.label}
+      disabled={props.disabled}
+      onClick={props.onClick}
+    >
+      {props.children}
+    </ActionIcon>
   )
 }
 

@@ -1,14 +1,6 @@
 'use client'
 
-import {
-  Autocomplete,
-  NativeSelect,
-  SimpleGrid,
-  TagsInput,
-  Text,
-  Textarea,
-  TextInput,
-} from '@mantine/core'
+import { NativeSelect, SimpleGrid, Text, Textarea, TextInput } from '@mantine/core'
 import { useEffect, useState } from 'react'
 import {
   BASE_TITLES,
@@ -20,6 +12,7 @@ import {
   SPINES,
 } from '@/core/card'
 import { writeFor } from '@/core/sides'
+import { TagsField } from '../shared/TagsField'
 import { useBench, useBenchStore } from './store'
 
 /** Names, and the card's place in the families. */
@@ -52,7 +45,7 @@ export function NameSection() {
           rightSectionWidth={160}
           rightSection={<Script iast={card.names.sanskrit} />}
         />
-        <TagsInput
+        <TagsField
           label="Also called"
           placeholder="Another name, then Enter"
           value={card.names.aliases}
@@ -106,13 +99,18 @@ export function NameSection() {
         />
         {card.sides === 'sided' && (
           <>
-            <Autocomplete
+            <TextInput
               label="Side named by the"
-              data={[...SIDE_NAMED_BY]}
+              list="side-named-by"
               maxLength={80}
               value={card.sideNamedBy}
-              onChange={(value) => set('sideNamedBy', dropUnwritable(value))}
+              onChange={type('sideNamedBy')}
             />
+            <datalist id="side-named-by">
+              {SIDE_NAMED_BY.map((name) => (
+                <option key={name} value={name} />
+              ))}
+            </datalist>
             <NativeSelect
               label="First side"
               value={card.firstSide ?? ''}

@@ -1,7 +1,7 @@
 'use client'
 
-import { TagsInput } from '@mantine/core'
 import { dropUnwritable, PROPS } from '@/core/card'
+import { TagsField } from '../shared/TagsField'
 import { HalfTitles } from './HalfTitles'
 import { LineSpread, SidedLine } from './SidedLine'
 import { useBench, useBenchStore } from './store'
@@ -27,7 +27,7 @@ export function SetUpSection() {
           placeholder="What else to lay ready."
         />
       </LineSpread>
-      <TagsInput
+      <TagsField
         mt="sm"
         label="Props"
         placeholder="block, strap, wall …"

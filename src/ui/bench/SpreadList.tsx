@@ -23,7 +23,7 @@ import { IconGripVertical, IconPlus, IconTrash } from '@tabler/icons-react'
 import { type KeyboardEvent, memo, type ReactNode } from 'react'
 import { belongsTo, otherSide } from '@/core/sides'
 import type { Card, Cue, Side, Step } from '@/core/card'
-import { fieldName, focusField } from './focus'
+import { changeAndFocus, fieldName, focusField } from './focus'
 import { HalfField } from './HalfField'
 import { HalfTitles } from './HalfTitles'
 import classes from './Spread.module.css'
@@ -60,23 +60,29 @@ export function SpreadList<T extends Item>(props: Props<T>) {
   const change = (to: (items: T[], card: Card) => T[]) =>
     bench.getState().edit((card) => ({ ...card, [list]: to(card[list] as T[], card) }))
 
-  const at = (index: number, half: Side) =>
-    focusField(fieldName(`${list}[${index}].text`, sided ? half : 'right'))
+  const nameAt = (index: number, half: Side) =>
+    fieldName(`${list}[${index}].text`, sided ? half : 'right')
+  const at = (index: number, half: Side) => focusField(nameAt(index, half))
 
   function insert(index: number, half: Side) {
-    change((now, card) => now.toSpliced(index, 0, props.make(card, now[index - 1])))
-    at(index, half)
+    changeAndFocus(
+      () => change((now, card) => now.toSpliced(index, 0, props.make(card, now[index - 1]))),
+      nameAt(index, half)
+    )
   }
 
   function remove(index: number, half: Side) {
-    change((now) => now.toSpliced(index, 1))
-    if (items.length > 1) at(Math.max(0, index - 1), half)
+    changeAndFocus(
+      () => change((now) => now.toSpliced(index, 1)),
+      nameAt(Math.max(0, index - 1), half)
+    )
   }
 
   function move(from: number, to: number, half?: Side) {
     if (to < 0 || to >= items.length) return
-    change((now) => arrayMove(now, from, to))
-    if (half) at(to, half)
+    const swap = () => change((now) => arrayMove(now, from, to))
+    if (half) changeAndFocus(swap, nameAt(to, half))
+    else swap()
   }
 
   function keyDown(event: KeyboardEvent<HTMLTextAreaElement>, index: number) {

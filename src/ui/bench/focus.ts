@@ -1,16 +1,21 @@
+import { flushSync } from 'react-dom'
+
 /** Name of a field on the bench: the path in the card, and the half. */
 export const fieldName = (path: string, half: 'left' | 'right') => `${path}@${half}`
 
-/** Puts the cursor in a field after the next drawing. */
+/**
+ * Draws a change at once and puts the cursor in a field, so that the next letter typed
+ * stands where it belongs.
+ */
+export function changeAndFocus(change: () => void, name: string): void {
+  flushSync(change)
+  focusField(name)
+}
+
+/** Puts the cursor at the end of a field. */
 export function focusField(name: string): void {
-  requestAnimationFrame(() =>
-    requestAnimationFrame(() => {
-      const field = document.querySelector<HTMLTextAreaElement>(
-        `[data-field="${CSS.escape(name)}"]`
-      )
-      field?.focus()
-      const end = field?.value.length ?? 0
-      field?.setSelectionRange?.(end, end)
-    })
-  )
+  const field = document.querySelector<HTMLTextAreaElement>(`[data-field="${CSS.escape(name)}"]`)
+  field?.focus()
+  const end = field?.value.length ?? 0
+  field?.setSelectionRange?.(end, end)
 }

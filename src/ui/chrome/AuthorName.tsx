@@ -1,8 +1,11 @@
 'use client'
 
-import { Button, Popover, TextInput } from '@mantine/core'
-import { useLocalStorage } from '@mantine/hooks'
+import { Button } from '@mantine/core'
+import { useDisclosure, useLocalStorage } from '@mantine/hooks'
 import { IconUser } from '@tabler/icons-react'
+import dynamic from 'next/dynamic'
+
+const AskName = dynamic(() => import('./AskName').then((module) => module.AskName), { ssr: false })
 
 /** The name that saved versions carry; kept in this browser. */
 export function useAuthor() {
@@ -15,27 +18,19 @@ export function useAuthor() {
 
 export function AuthorName() {
   const [author, setAuthor] = useAuthor()
+  const [asking, ask] = useDisclosure()
   return (
-    <Popover width={260} position="bottom-end" trapFocus>
-      <Popover.Target>
-        <Button
-          variant="subtle"
-          color="gray"
-          size="compact-sm"
-          leftSection={<IconUser size={15} />}
-        >
-          {author || 'Your name'}
-        </Button>
-      </Popover.Target>
-      <Popover.Dropdown>
-        <TextInput
-          label="Who is writing?"
-          description="Saved with each version, so that co-trainers see who wrote what."
-          value={author}
-          maxLength={200}
-          onChange={(event) => setAuthor(event.currentTarget.value)}
-        />
-      </Popover.Dropdown>
-    </Popover>
+    <>
+      <Button
+        variant="subtle"
+        color="gray"
+        size="compact-sm"
+        leftSection={<IconUser size={15} />}
+        onClick={ask.open}
+      >
+        {author || 'Your name'}
+      </Button>
+      {asking && <AskName author={author} onChange={setAuthor} onClose={ask.close} />}
+    </>
   )
 }

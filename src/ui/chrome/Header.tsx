@@ -1,6 +1,6 @@
 'use client'
 
-import { ActionIcon, Tooltip, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
+import { ActionIcon, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
 import { IconMoon, IconSun } from '@tabler/icons-react'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
@@ -18,6 +18,7 @@ export function Header({ here, children }: { here?: 'shelf'; children?: ReactNod
         <Link href="/" aria-current={here === 'shelf' ? 'page' : undefined}>
           Shelf
         </Link>
+        <Link href="/about">About</Link>
       </nav>
       <div className={classes.state}>
         {children}
@@ -34,15 +35,14 @@ function SchemeSwitch() {
   const other = scheme === 'light' ? 'dark' : 'light'
   const label = other === 'dark' ? 'For an evening room' : 'For daylight'
   return (
-    <Tooltip label={label}>
-      <ActionIcon
-        variant="subtle"
-        color="gray"
-        aria-label={label}
-        onClick={() => setColorScheme(other)}
-      >
-        {other === 'dark' ? <IconMoon size={18} /> : <IconSun size={18} />}
-      </ActionIcon>
-    </Tooltip>
+    <ActionIcon
+      variant="subtle"
+      color="gray"
+      aria-label={label}
+      title={label}
+      onClick={() => setColorScheme(other)}
+    >
+      {other === 'dark' ? <IconMoon size={18} /> : <IconSun size={18} />}
+    </ActionIcon>
   )
 }

@@ -1,0 +1,111 @@
+import { gunzipSync, gzipSync } from 'node:zlib'
+import autocannon from 'autocannon'
+import {
+  ensureBuild,
+  ensureDatabase,
+  ensureModules,
+  ensurePackages,
+  freePort,
+  main,
+  migrate,
+  startCluster,
+  startServer,
+  step,
+  tsx,
+} from './lib.mjs'
+
+/** npm run bench: speed as ratios within one run, each beside its limit. */
+
+const rows = []
+function report(what, ratio, limit, kind, detail) {
+  const good = kind === 'most' ? ratio <= limit : ratio >= limit
+  rows.push(good)
+  console.log(
+    `${good ? 'good' : 'OVER'}  ${what}: ${ratio.toFixed(2)} (at ${kind} ${limit})  ${detail}`
+  )
+}
+
+/** Requests a second, measured in turns, the middle of three rounds each. */
+async function throughput(urls) {
+  const taken = urls.map(() => [])
+  for (let round = 0; round < 3; round += 1)
+    for (const [i, url] of urls.entries()) {
+      const { requests } = await autocannon({
+        url,
+        connections: 8,
+        duration: 3,
+        headers: { 'accept-encoding': 'gzip' },
+      })
+      taken[i].push(requests.average)
+    }
+  return taken.map((times) => times.sort((a, b) => a - b)[1])
+}
+
+async function scripts(address, path) {
+  const html = await (await fetch(address + path)).text()
+  // A script marked noModule is for browsers that know no modules; the others never load it.
+  const tags = [...html.matchAll(/<script[^>]+src="([^"]+)"[^>]*>/g)]
+  const files = [...new Set(tags.filter(([tag]) => !/nomodule/i.test(tag)).map(([, src]) => src))]
+  let bytes = 0
+  for (const file of files) {
+    const body = Buffer.from(await (await fetch(address + file)).arrayBuffer())
+    const plain = body[0] === 0x1f && body[1] === 0x8b ? gunzipSync(body) : body
+    bytes += gzipSync(plain, { level: 6 }).length
+  }
+  return { bytes, count: files.length }
+}
+
+await main(async () => {
+  await ensurePackages({ postgres: true })
+  await ensureModules()
+  const cluster = await startCluster(`bench-${process.pid}`, { throwaway: true })
+  let server
+  try {
+    const databaseUrl = await ensureDatabase(cluster.url, 'notula_bench')
+    await migrate(databaseUrl)
+    await step('Filling a deck', async () =>
+      tsx('scripts/bench/fillDeck.ts', ['200'], { DATABASE_URL: databaseUrl }).trim()
+    )
+    await ensureBuild()
+    server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
+
+    const { mirror, clone } = JSON.parse(tsx('scripts/bench/core.ts', []))
+    report(
+      'mirroring a 40-step card / structuredClone of it',
+      mirror / clone,
+      3,
+      'most',
+      `${mirror.toFixed(0)} µs / ${clone.toFixed(0)} µs`
+    )
+
+    const [still, shelf, data] = await throughput([
+      `${server.address}/about`,
+      `${server.address}/`,
+      `${server.address}/api/shelf`,
+    ])
+    report(
+      'shelf page, 200 cards / static page, requests a second',
+      shelf / still,
+      0.5,
+      'least',
+      `${shelf.toFixed(0)} / ${still.toFixed(0)}`
+    )
+    const visit = 1 / (1 / shelf + 1 / data)
+    console.log(
+      `      with the request for its cards: ${(visit / still).toFixed(2)} of a static page (${data.toFixed(0)} a second for the cards)`
+    )
+
+    const { bytes, count } = await scripts(server.address, '/cards/long-side-angle-1/bench')
+    report(
+      'bench screen, script at first load / 300 kB gzipped',
+      bytes / 300_000,
+      1,
+      'most',
+      `${(bytes / 1000).toFixed(0)} kB in ${count} files`
+    )
+  } finally {
+    await server?.stop()
+    await cluster.stop()
+  }
+  return rows.every(Boolean) ? 0 : 1
+})

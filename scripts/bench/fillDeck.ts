@@ -1,0 +1,20 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { readCard } from '../../src/core/formats'
+import { createCard } from '../../src/server/cards'
+import { closeDb, db } from '../../src/server/db'
+
+/** Fills a database with copies of the demo cards: fillDeck.ts COUNT */
+const count = Number(process.argv[2])
+const demo = readdirSync('demo')
+  .filter((name) => name.endsWith('.md'))
+  .map((name) => readCard(readFileSync(`demo/${name}`, 'utf8')))
+await db().transaction(async (trx) => {
+  for (let i = 0; i < count; i += 1) {
+    const card = demo[i % demo.length]!
+    const n = Math.floor(i / demo.length) + 1
+    const names = { ...card.names, common: [`${card.names.common[0]} ${n}`] }
+    await createCard({ ...card, id: `${card.id}-${n}`, names }, 'Bench', '', trx)
+  }
+})
+await closeDb()
+console.log(`${count} cards`)
