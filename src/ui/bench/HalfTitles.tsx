@@ -1,6 +1,7 @@
 'use client'
 
 import type { Side } from '@/core/card'
+import { SideNotch } from '../shared/SideNotch'
 import classes from './Spread.module.css'
 import { useBench } from './store'
 
@@ -14,14 +15,14 @@ export function HalfTitles({ centre }: { centre: string }) {
       <span />
       {sided && (
         <span className={`${classes.left} ${classes.leftTitle}`}>
-          <small>{order('left')}</small> LEFT LEADS <span aria-hidden>◂ L</span>
+          <small>{order('left')}</small> LEFT LEADS <SideNotch side="left" />
         </span>
       )}
       <span className={classes.centreTitle}>{centre}</span>
       <span className={`${classes.right} ${sided ? classes.rightTitle : classes.evenTitle}`}>
         {sided ? (
           <>
-            <span aria-hidden>R ▸</span> RIGHT LEADS <small>{order('right')}</small>
+            <SideNotch side="right" /> RIGHT LEADS <small>{order('right')}</small>
           </>
         ) : (
           'BOTH SIDES ALIKE'

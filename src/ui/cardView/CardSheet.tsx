@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import { BREATH_WORDS, type Side, VERDICT_WORDS } from '@/core/card'
 import { type Sheet, type SheetRung, type SpreadLine, type SpreadRow, wordsOf } from '@/core/print'
 import { BreathMark } from '../shared/BreathMark'
+import { SideNotch } from '../shared/SideNotch'
 import { VerdictMark } from '../shared/VerdictMark'
 import { Words } from '../shared/Words'
 import classes from './CardSheet.module.css'
@@ -186,7 +187,7 @@ function Rows({
         <div role="row" className={classes.rowTitles}>
           {sheet.sided && (
             <span role="columnheader" className={`${classes.left} ${classes.leftTitle}`}>
-              <small>{order('left')}</small> LEFT LEADS ◂ L
+              <small>{order('left')}</small> LEFT LEADS <SideNotch side="left" />
             </span>
           )}
           <span role="columnheader" className={classes.middle}>
@@ -195,7 +196,7 @@ function Rows({
           <span role="columnheader" className={`${classes.right} ${classes.rightTitle}`}>
             {sheet.sided ? (
               <>
-                R ▸ RIGHT LEADS <small>{order('right')}</small>
+                <SideNotch side="right" /> RIGHT LEADS <small>{order('right')}</small>
               </>
             ) : (
               'BOTH SIDES ALIKE'

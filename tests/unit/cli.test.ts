@@ -1,0 +1,80 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+
+const notula = (args: string[], input = '') => {
+  const run = spawnSync(process.execPath, ['bin/notula.mjs', ...args], { input, encoding: 'utf8' })
+  return { code: run.status, out: run.stdout, err: run.stderr }
+}
+
+let dir: string
+beforeAll(() => {
+  dir = mkdtempSync(path.join(tmpdir(), 'notula-cli-'))
+})
+afterAll(() => rmSync(dir, { recursive: true }))
+const file = (name: string, text: string) => {
+  const at = path.join(dir, name)
+  writeFileSync(at, text)
+  return at
+}
+const gate = readFileSync('demo/gate.md', 'utf8')
+
+jest.setTimeout(60_000)
+
+test('mirror writes each line for the other side', () => {
+  expect(notula(['mirror'], 'Left foot.\n\nTurn clockwise.\n')).toEqual({
+    code: 0,
+    out: 'Right foot.\n\nTurn counterclockwise.\n',
+    err: '',
+  })
+  expect(notula(['mirror', '--spelling', 'anticlockwise'], 'clockwise').out).toBe('anticlockwise\n')
+})
+
+test('check tells what is to be mended, with 0 for good cards and 1 for a stop', () => {
+  expect(notula(['check', 'demo/gate.md'])).toMatchObject({ code: 0, err: '' })
+  const bad = file('bad.md', gate.replace('Cue: a3', 'Cue: a99'))
+  const told = notula(['check', bad])
+  expect(told.code).toBe(1)
+  expect(told.out).toMatch(/bad\.md:\d+: stop: There is no cue “a99”/)
+  const json = notula(['check', bad, '--json'])
+  expect(JSON.parse(json.out)).toEqual([
+    {
+      rule: 'card/links-lead-somewhere',
+      severity: 'stop',
+      where: 'mistakes[0].cue',
+      message: 'There is no cue “a99” on this card.',
+    },
+  ])
+})
+
+test('convert goes to JSON and back without a change', () => {
+  const json = notula(['convert', 'demo/gate.md', '--to', 'json'])
+  expect(json.code).toBe(0)
+  expect(notula(['convert', file('gate.json', json.out), '--to', 'md']).out).toBe(gate)
+})
+
+test('a file that cannot be read ends with 2 and file:line: message', () => {
+  const broken = file('broken.md', gate.replace('base: kneeling', 'base: floating'))
+  const told = notula(['check', broken, path.join(dir, 'none.md')])
+  expect(told.code).toBe(2)
+  expect(told.err).toContain(
+    `${broken}:${gate.split('\n').indexOf('base: kneeling') + 1}: “base” should be one of: standing`
+  )
+  expect(told.err).toContain('none.md:1: there is no such file')
+  expect(notula(['convert', broken, '--to', 'json'])).toMatchObject({ code: 2, out: '' })
+})
+
+test('a bad call ends with 2', () => {
+  expect(notula(['convert', 'demo/gate.md', '--to', 'docx'])).toMatchObject({ code: 2, out: '' })
+  expect(notula(['fly'])).toMatchObject({ code: 2 })
+  expect(notula(['print', 'demo/gate.md', '--out', path.join(dir, 'no/such/dir.pdf')]).code).toBe(2)
+})
+
+test('print writes a PDF of the wanted paper', () => {
+  const pdf = path.join(dir, 'cards.pdf')
+  expect(
+    notula(['print', 'demo/gate.md', 'demo/low-cobra.md', '--stock', 'A6', '--out', pdf])
+  ).toMatchObject({ code: 0, err: '' })
+  expect(readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-')
+})
