@@ -1,18 +1,21 @@
 'use client'
 
-import { ActionIcon, Button, NativeSelect } from '@mantine/core'
+import { ActionIcon, Button, NativeSelect, Skeleton } from '@mantine/core'
 import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
-import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react'
+import { type ComponentType, type ReactNode, useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'
-import { completeness, type SectionId, SECTIONS, titleOf } from '@/core/card'
+import { type SectionId, sectionOf, SECTIONS, titleOf } from '@/core/card'
 import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
 import classes from './Bench.module.css'
+import { SeverityMark } from '../shared/SeverityMark'
 import { CueList } from './CueList'
 import { dropDraft, readDraft } from './draft'
+import { OneFinding } from './FindingsAt'
+import { useFindings } from './findings'
 import { NameSection } from './NameSection'
 import { Rail } from './Rail'
 import { SaveMark } from './SaveMark'
@@ -22,8 +25,24 @@ import { StepList } from './StepList'
 import { BenchContext, createBench, useBench, useBenchStore, useHistory } from './store'
 import { useSectionInView } from './useSectionInView'
 
+// The forms below the first screen are loaded after it.
+const WhenSection = later(() => import('./WhenSection').then((module) => module.WhenSection))
+const StaySection = later(() => import('./StaySection').then((module) => module.StaySection))
+const MistakesSection = later(() =>
+  import('./MistakesSection').then((module) => module.MistakesSection)
+)
+const CautionsSection = later(() =>
+  import('./CautionsSection').then((module) => module.CautionsSection)
+)
+const LadderSection = later(() => import('./LadderSection').then((module) => module.LadderSection))
+const RestSection = later(() => import('./RestSection').then((module) => module.RestSection))
+const Palette = dynamic(() => import('./Palette').then((module) => module.Palette), { ssr: false })
 const KeyMap = dynamic(() => import('./KeyMap').then((module) => module.KeyMap), { ssr: false })
 const Stale = dynamic(() => import('./Stale').then((module) => module.Stale), { ssr: false })
+
+function later(load: () => Promise<ComponentType>) {
+  return dynamic(load, { ssr: false, loading: () => <Skeleton height={90} /> })
+}
 
 interface Props {
   stored: ServerCard & { status: string }
@@ -94,6 +113,9 @@ function Desk({ saver, status }: { saver: Saver | null; status: string }) {
       } else if (command && key === 's') {
         event.preventDefault()
         void saver?.flush()
+      } else if (event.altKey && event.key === '.') {
+        event.preventDefault()
+        takeMend(event.target)
       } else if (event.key === '?' && !isText(event.target)) setKeysShown(true)
     }
     window.addEventListener('keydown', keyDown)
@@ -108,6 +130,9 @@ function Desk({ saver, status }: { saver: Saver | null; status: string }) {
         <Section id="name">
           <NameSection />
         </Section>
+        <Section id="when">
+          <WhenSection />
+        </Section>
         <Section id="setup">
           <SetUpSection />
         </Section>
@@ -120,17 +145,42 @@ function Desk({ saver, status }: { saver: Saver | null; status: string }) {
         <Section id="alignment">
           <CueList />
         </Section>
+        <Section id="stay">
+          <StaySection />
+        </Section>
+        <Section id="mistakes">
+          <MistakesSection />
+        </Section>
+        <Section id="cautions">
+          <CautionsSection />
+        </Section>
+        <Section id="ladder">
+          <LadderSection />
+        </Section>
         <Section id="exit">
           <StepList
             list="exit"
             teach="Come out by the way you went in, slower. Write the first step."
           />
         </Section>
+        <Section id="rest">
+          <RestSection />
+        </Section>
       </main>
       <Aside />
+      <Palette />
       {keysShown && <KeyMap onClose={() => setKeysShown(false)} />}
     </div>
   )
+}
+
+/** Takes the mend that is offered nearest to where the cursor is, else the first one. */
+function takeMend(target: EventTarget | null): void {
+  const rows = '[data-row], [data-part], section'
+  let near = target instanceof HTMLElement ? target.closest<HTMLElement>(rows) : null
+  while (near && !near.querySelector('[data-mend]'))
+    near = near.parentElement?.closest<HTMLElement>(rows) ?? null
+  ;(near ?? document).querySelector<HTMLElement>('[data-mend]')?.click()
 }
 
 const isText = (target: EventTarget | null) =>
@@ -142,7 +192,22 @@ function Section({ id, children }: { id: SectionId; children: ReactNode }) {
     <section id={id} aria-labelledby={`${id}-title`} className={classes.section}>
       <h2 id={`${id}-title`}>{title}</h2>
       {children}
+      <SectionFindings id={id} />
     </section>
+  )
+}
+
+/** Findings about the section as a whole; those about a line stand beside it. */
+function SectionFindings({ id }: { id: SectionId }) {
+  const here = useFindings().filter(
+    (finding) => sectionOf(finding.where) === id && !finding.where.includes('[')
+  )
+  return (
+    <div className={classes.findings}>
+      {here.map((finding) => (
+        <OneFinding key={finding.rule + finding.where + finding.message} finding={finding} />
+      ))}
+    </div>
   )
 }
 
@@ -219,24 +284,28 @@ function StatusSelect({ id, status }: { id: string; status: string }) {
   )
 }
 
-/** What is still open on the card, in the order of the work. */
+/** What the rules find on the card, in the order of the work; each leads to its line. */
 function Aside() {
-  const card = useBench((state) => state.card)
-  const open = useMemo(() => completeness(card).filter((section) => !section.complete), [card])
+  const findings = useFindings()
   return (
-    <aside className={classes.aside} aria-label="Still to write">
-      <h2>Still to write</h2>
-      {open.length === 0 && <p>Every section is written. Read it aloud once, both sides.</p>}
-      <ul>
-        {open.map((section) => (
-          <li key={section.id}>
-            <a href={`#${section.id}`}>{section.title}</a>
-            {section.missing.slice(0, 3).map((each) => (
-              <p key={each.where + each.message}>{each.message}</p>
+    <aside className={classes.aside} aria-label="Findings">
+      <h2>Findings</h2>
+      {findings.length === 0 && <p>Nothing to mend. Read it aloud once, both sides.</p>}
+      {SECTIONS.map(({ id, title }) => {
+        const here = findings.filter((finding) => sectionOf(finding.where) === id)
+        if (here.length === 0) return null
+        return (
+          <div key={id} className={classes.group}>
+            <a href={`#${id}`}>{title}</a>
+            {here.slice(0, 4).map((finding) => (
+              <p key={finding.rule + finding.where + finding.message}>
+                <SeverityMark severity={finding.severity} /> {finding.message}
+              </p>
             ))}
-          </li>
-        ))}
-      </ul>
+            {here.length > 4 && <p>and {here.length - 4} more</p>}
+          </div>
+        )
+      })}
     </aside>
   )
 }

@@ -17,6 +17,9 @@ const KEYS: [string[], string][] = [
   [['Ctrl', 'Z'], 'undo'],
   [['Ctrl', 'Shift', 'Z'], 'do it again'],
   [['Ctrl', 'S'], 'save now'],
+  [['Ctrl', 'K'], 'go to any card, section or action'],
+  [['Alt', '.'], 'take the mend that is offered'],
+  [['Ctrl', 'Enter'], 'a new mistake, caution or rung below'],
   [['?'], 'these keys, outside a text'],
 ]
 

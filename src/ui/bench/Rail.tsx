@@ -3,12 +3,14 @@
 import { completeness, type SectionId } from '@/core/card'
 import { useMemo } from 'react'
 import classes from './Bench.module.css'
+import { countBySection, useFindings } from './findings'
 import { useBench } from './store'
 
 /** The sections in the order of the work, each with its notch. */
 export function Rail({ here }: { here: SectionId }) {
   const card = useBench((state) => state.card)
   const sections = useMemo(() => completeness(card), [card])
+  const counts = countBySection(useFindings())
   return (
     <nav className={classes.rail} aria-label="Sections">
       <ol>
@@ -20,6 +22,12 @@ export function Rail({ here }: { here: SectionId }) {
               className={classes.stop}
             >
               {title}
+              {(counts.get(id) ?? 0) > 0 && (
+                <span className={classes.count}>
+                  {counts.get(id)}
+                  <span className="visually-hidden"> findings</span>
+                </span>
+              )}
               <span
                 className={complete ? classes.full : classes.open}
                 role="img"

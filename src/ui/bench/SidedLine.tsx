@@ -11,15 +11,16 @@ export function SidedLine({
   path,
   value,
   label,
+  name = label,
   placeholder,
-  bare,
 }: {
   path: string
   value: string
+  /** Stands in the middle. */
   label: string
+  /** What the field is called by ear; the label when it stands once. */
+  name?: string
   placeholder?: string
-  /** Without the label in the middle. */
-  bare?: boolean
 }) {
   const bench = useBenchStore()
   const sided = useBench((state) => state.card.sides === 'sided')
@@ -33,7 +34,7 @@ export function SidedLine({
         side={side}
         writtenFor={writtenFor}
         sided={sided}
-        label={sided ? `${label}, ${side} leads` : label}
+        label={sided ? `${name}, ${side} leads` : name}
         field={fieldName(path, side)}
         placeholder={side === writtenFor || !sided ? placeholder : undefined}
       />
@@ -43,7 +44,7 @@ export function SidedLine({
     <div className={classes.row}>
       <span />
       {sided && half('left')}
-      <div className={`${classes.centre} ${classes.lineLabel}`}>{bare ? null : label}</div>
+      <div className={`${classes.centre} ${classes.lineLabel}`}>{label}</div>
       {half('right')}
       <span />
     </div>

@@ -23,6 +23,7 @@ import { IconGripVertical, IconPlus, IconTrash } from '@tabler/icons-react'
 import { type KeyboardEvent, memo, type ReactNode } from 'react'
 import { belongsTo, otherSide } from '@/core/sides'
 import type { Card, Cue, Side, Step } from '@/core/card'
+import { FindingsAt } from './FindingsAt'
 import { changeAndFocus, fieldName, focusField } from './focus'
 import { HalfField } from './HalfField'
 import { HalfTitles } from './HalfTitles'
@@ -260,6 +261,9 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
       >
         <IconTrash size={15} />
       </ActionIcon>
+      <div className={classes.rowFindings}>
+        <FindingsAt path={`${list}[${index}]`} />
+      </div>
     </div>
   )
 })

@@ -1,0 +1,63 @@
+'use client'
+
+import { NativeSelect } from '@mantine/core'
+import { type Mistake, type On, ON, ON_WORDS } from '@/core/card'
+import { HalfTitles } from './HalfTitles'
+import { PartList } from './PartList'
+import { LineSpread, SidedLine } from './SidedLine'
+import { useBench } from './store'
+
+/** What goes wrong: what is seen, why it matters, what to say, and the cue that it breaks. */
+export function MistakesSection() {
+  const cues = useBench((state) => state.card.alignment)
+  const sided = useBench((state) => state.card.sides === 'sided')
+  return (
+    <PartList<Mistake>
+      list="mistakes"
+      noun="mistake"
+      teach="Write what you see, why it matters, and one short thing to say to what the student does."
+      make={() => ({ seen: '', why: '', say: '', on: 'both' })}
+      row={(mistake, set, at, path) => (
+        <>
+          <LineSpread label={`Mistake ${at}`}>
+            {at === 1 && <HalfTitles centre="" />}
+            <SidedLine
+              path={`${path}.seen`}
+              value={mistake.seen}
+              label="Seen"
+              name={`Seen ${at}`}
+            />
+            <SidedLine path={`${path}.why`} value={mistake.why} label="Why" name={`Why ${at}`} />
+            <SidedLine path={`${path}.say`} value={mistake.say} label="Say" name={`Say ${at}`} />
+          </LineSpread>
+          <NativeSelect
+            size="xs"
+            aria-label={`Cue that mistake ${at} breaks`}
+            value={mistake.cue ?? ''}
+            data={[
+              { value: '', label: 'breaks no cue' },
+              ...cues.map((cue, i) => ({
+                value: cue.id,
+                label: `breaks cue ${i + 1}, ${cue.region}: ${cue.text.slice(0, 50)}`,
+              })),
+              ...(mistake.cue && !cues.some((cue) => cue.id === mistake.cue)
+                ? [{ value: mistake.cue, label: `${mistake.cue}, which is gone` }]
+                : []),
+            ]}
+            onChange={(event) => set({ cue: event.currentTarget.value || undefined })}
+            style={{ flex: '1 1 240px', maxWidth: 460 }}
+          />
+          {sided && (
+            <NativeSelect
+              size="xs"
+              aria-label={`Sides of mistake ${at}`}
+              value={mistake.on}
+              data={ON.map((value) => ({ value, label: ON_WORDS[value] }))}
+              onChange={(event) => set({ on: event.currentTarget.value as On })}
+            />
+          )}
+        </>
+      )}
+    />
+  )
+}

@@ -1,0 +1,164 @@
+'use client'
+
+import { NativeSelect, NumberInput, Text, Textarea } from '@mantine/core'
+import { useEffect, useState } from 'react'
+import {
+  type Assist,
+  BREATH_WORDS,
+  BREATHS,
+  type Breath,
+  dropUnwritable,
+  type On,
+  ON,
+  ON_WORDS,
+} from '@/core/card'
+import { api } from '../shared/api'
+import { TagsField } from '../shared/TagsField'
+import { PartList } from './PartList'
+import classes from './PartList.module.css'
+import { LineSpread, SidedLine } from './SidedLine'
+import { useBench, useBenchStore } from './store'
+
+interface OtherCard {
+  id: string
+  title: string
+}
+
+/** Between the sides, what follows, touch, and notes. */
+export function RestSection() {
+  const bench = useBenchStore()
+  const sided = useBench((state) => state.card.sides === 'sided')
+  const between = useBench((state) => state.card.betweenSides)
+  const notes = useBench((state) => state.card.notes)
+  return (
+    <>
+      {sided && (
+        <div className={classes.list}>
+          <h3 className={classes.title}>Between the sides</h3>
+          <LineSpread label="Between the sides">
+            <SidedLine
+              path="betweenSides.text"
+              value={between.text}
+              label="after this side"
+              name="Between the sides"
+              placeholder="Stand still and feel the difference."
+            />
+          </LineSpread>
+          <NumberInput
+            mt="xs"
+            w={160}
+            label="Free breaths"
+            min={1}
+            max={100}
+            placeholder="1"
+            value={between.breaths ?? ''}
+            onChange={(value) =>
+              bench
+                .getState()
+                .set('betweenSides.breaths', typeof value === 'number' ? value : undefined)
+            }
+          />
+        </div>
+      )}
+      <Counter />
+      <PartList<Assist>
+        list="assists"
+        noun="touch"
+        title="Touch"
+        teach="Only with consent, asked each time. Steady your own stance first, press on the out-breath, withdraw softly."
+        make={() => ({ text: '', on: 'both', breath: 'out' })}
+        row={(assist, set, at, path) => (
+          <>
+            <LineSpread label={`Touch ${at}`}>
+              <SidedLine
+                path={`${path}.text`}
+                value={assist.text}
+                label="do"
+                name={`Touch ${at}`}
+              />
+            </LineSpread>
+            <NativeSelect
+              size="xs"
+              aria-label={`Breath of touch ${at}`}
+              value={assist.breath ?? ''}
+              data={[
+                { value: '', label: 'any breath' },
+                ...BREATHS.map((value) => ({ value, label: `on ${BREATH_WORDS[value]}` })),
+              ]}
+              onChange={(event) =>
+                set({ breath: (event.currentTarget.value || undefined) as Breath | undefined })
+              }
+            />
+            {sided && (
+              <NativeSelect
+                size="xs"
+                aria-label={`Sides of touch ${at}`}
+                value={assist.on}
+                data={ON.map((value) => ({ value, label: ON_WORDS[value] }))}
+                onChange={(event) => set({ on: event.currentTarget.value as On })}
+              />
+            )}
+          </>
+        )}
+      />
+      <Textarea
+        mt="md"
+        label="Notes"
+        autosize
+        minRows={2}
+        dir="auto"
+        maxLength={100_000}
+        value={notes}
+        onChange={(event) =>
+          bench.getState().set('notes', dropUnwritable(event.currentTarget.value))
+        }
+      />
+    </>
+  )
+}
+
+/** The poses that follow or balance this one, picked from the deck by name. */
+function Counter() {
+  const bench = useBenchStore()
+  const id = useBench((state) => state.card.id)
+  const counter = useBench((state) => state.card.counter)
+  const [deck, setDeck] = useState<OtherCard[] | null>(null)
+  useEffect(() => {
+    api<{ cards: OtherCard[] }>('/api/shelf')
+      .then(({ cards }) => setDeck(cards))
+      .catch(() => setDeck([]))
+  }, [])
+  const others = (deck ?? []).filter((card) => card.id !== id)
+  const shown = (one: string) => {
+    const card = others.find((each) => each.id === one)
+    return card ? `${card.title} (${card.id})` : one
+  }
+  const idOf = (name: string) => /\(([a-z0-9-]+)\)$/.exec(name)?.[1] ?? name
+  const gone = deck ? counter.filter((one) => !others.some((card) => card.id === one)) : []
+  return (
+    <>
+      <TagsField
+        mt="md"
+        label="Follow with"
+        description="counter poses, from the deck"
+        placeholder="A pose, then Enter"
+        data={others.map((card) => shown(card.id))}
+        value={counter.map(shown)}
+        isDuplicate={(name, all) => all.some((each) => idOf(each) === idOf(name))}
+        onChange={(names) =>
+          bench.getState().set(
+            'counter',
+            names
+              .map(idOf)
+              .filter((one) => counter.includes(one) || others.some((card) => card.id === one))
+          )
+        }
+      />
+      {gone.length > 0 && (
+        <Text size="sm" c="dimmed">
+          Not in the deck yet: {gone.join(', ')}.
+        </Text>
+      )}
+    </>
+  )
+}

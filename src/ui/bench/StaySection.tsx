@@ -1,0 +1,113 @@
+'use client'
+
+import { NumberInput, SimpleGrid, Text } from '@mantine/core'
+import { paceWords, stayWords } from '@/core/breath'
+import { DEFAULT_SCHOOL, type Pace, type Stay } from '@/core/card'
+import { useBench, useBenchStore } from './store'
+
+const count = (value: string | number) => (typeof value === 'number' ? value : undefined)
+
+/** How long the pose is held, in breaths or in seconds, and at what pace. */
+export function StayForm({ stay, path }: { stay: Stay; path: string }) {
+  const bench = useBenchStore()
+  const set = (next: Partial<Stay>) => {
+    const all = { ...stay, ...next }
+    for (const key of Object.keys(all) as (keyof Stay)[])
+      if (all[key] === undefined) delete all[key]
+    bench.getState().set(path, all)
+  }
+  const [least, most] = stay.seconds ?? []
+  const seconds = (from: number | undefined, to: number | undefined) => {
+    const low = from ?? to
+    const high = to ?? from
+    set({
+      seconds:
+        low === undefined || high === undefined
+          ? undefined
+          : [Math.min(low, high), Math.max(low, high)],
+    })
+  }
+  const pace = (key: keyof Pace, value: number | undefined) => {
+    const now: Partial<Pace> = { ...stay.pace, [key]: value }
+    if (value === undefined) delete now[key]
+    const whole = now.in || now.out || now.holdIn || now.holdOut
+    set({
+      pace: whole
+        ? { ...now, in: now.in ?? DEFAULT_SCHOOL.pace.in, out: now.out ?? DEFAULT_SCHOOL.pace.out }
+        : undefined,
+    })
+  }
+  return (
+    <>
+      <SimpleGrid cols={{ base: 2, sm: 5 }} spacing="sm">
+        <NumberInput
+          label="Breaths"
+          min={1}
+          max={1000}
+          value={stay.breaths ?? ''}
+          onChange={(value) => set({ breaths: count(value) })}
+        />
+        <NumberInput
+          label="Seconds, least"
+          min={1}
+          max={7200}
+          value={least ?? ''}
+          onChange={(value) => seconds(count(value), most)}
+        />
+        <NumberInput
+          label="Seconds, most"
+          min={1}
+          max={7200}
+          value={most ?? ''}
+          onChange={(value) => seconds(least, count(value))}
+        />
+        <NumberInput
+          label="Times"
+          min={1}
+          max={200}
+          allowDecimal={false}
+          value={stay.repeats}
+          onChange={(value) => set({ repeats: count(value) || 1 })}
+        />
+        <NumberInput
+          label="Rest between, breaths"
+          min={1}
+          max={1000}
+          value={stay.restBetween?.breaths ?? ''}
+          onChange={(value) => {
+            const breaths = count(value)
+            set({ restBetween: breaths === undefined ? undefined : { breaths } })
+          }}
+        />
+      </SimpleGrid>
+      <SimpleGrid cols={{ base: 2, sm: 5 }} spacing="sm" mt="xs">
+        {(
+          [
+            ['in', 'Pace: in, seconds'],
+            ['holdIn', 'hold in'],
+            ['out', 'out'],
+            ['holdOut', 'hold out'],
+          ] as const
+        ).map(([key, label]) => (
+          <NumberInput
+            key={key}
+            label={label}
+            min={1}
+            max={60}
+            value={stay.pace?.[key] ?? ''}
+            placeholder={key === 'in' || key === 'out' ? String(DEFAULT_SCHOOL.pace[key]) : ''}
+            onChange={(value) => pace(key, count(value))}
+          />
+        ))}
+      </SimpleGrid>
+      <Text size="sm" c="dimmed" mt="xs">
+        {stayWords(stay) || 'no count yet'} · breath {paceWords(stay.pace ?? DEFAULT_SCHOOL.pace)}
+      </Text>
+    </>
+  )
+}
+
+export function StaySection() {
+  const stay = useBench((state) => state.card.stay)
+  return <StayForm stay={stay} path="stay" />
+}
