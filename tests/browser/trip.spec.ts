@@ -178,7 +178,7 @@ test('a stale save is refused with both texts, and the trainer chooses', async (
   await page.getByLabel('Sanskrit, in IAST').fill('mine')
   await expect(page.getByRole('dialog')).toContainText('Ben saved version 2')
   await expectAccessible(page, '[role=dialog]')
-  await page.getByRole('button', { name: 'Save yours as the newer version' }).click()
+  await page.getByRole('button', { name: 'Save as the newer version' }).click()
   await saved(page)
   expect(await (await request.get(`/api/cards/${id}`)).json()).toMatchObject({
     version: 3,

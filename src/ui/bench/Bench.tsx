@@ -1,9 +1,16 @@
 'use client'
 
 import { ActionIcon, Button, NativeSelect, Skeleton } from '@mantine/core'
-import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react'
+import {
+  IconArrowBackUp,
+  IconArrowForwardUp,
+  IconHistory,
+  IconKeyboard,
+  IconTrash,
+} from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
+import { useRouter } from 'next/navigation'
 import { type ComponentType, type ReactNode, useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'
 import { type SectionId, sectionOf, SECTIONS, titleOf } from '@/core/card'
@@ -38,7 +45,9 @@ const LadderSection = later(() => import('./LadderSection').then((module) => mod
 const RestSection = later(() => import('./RestSection').then((module) => module.RestSection))
 const Palette = dynamic(() => import('./Palette').then((module) => module.Palette), { ssr: false })
 const KeyMap = dynamic(() => import('./KeyMap').then((module) => module.KeyMap), { ssr: false })
-const Stale = dynamic(() => import('./Stale').then((module) => module.Stale), { ssr: false })
+const StaleDialog = dynamic(() => import('./StaleDialog').then((module) => module.StaleDialog), {
+  ssr: false,
+})
 
 function later(load: () => Promise<ComponentType>) {
   return dynamic(load, { ssr: false, loading: () => <Skeleton height={90} /> })
@@ -90,7 +99,7 @@ export function Bench({ stored }: Props) {
 
 function WhenStale({ saver }: { saver: Saver }) {
   const save = useStore(saver.status, (state) => state.save)
-  return save.state === 'stale' ? <Stale current={save.current} saver={saver} /> : null
+  return save.state === 'stale' ? <StaleDialog current={save.current} saver={saver} /> : null
 }
 
 function Desk({ saver, status }: { saver: Saver | null; status: string }) {
@@ -213,7 +222,13 @@ function SectionFindings({ id }: { id: SectionId }) {
 
 function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
   const card = useBench((state) => state.card)
+  const router = useRouter()
   const { undo, redo } = useBenchStore().temporal.getState()
+  // Deleting is no question: the card lies in the bin and can be put back.
+  const bin = () =>
+    api(`/api/cards/${card.id}`, { method: 'DELETE' })
+      .then(() => router.push('/bin'))
+      .catch(() => undefined)
   const canUndo = useHistory((state) => state.pastStates.length > 0)
   const canRedo = useHistory((state) => state.futureStates.length > 0)
   return (
@@ -232,6 +247,12 @@ function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
           <IconKeyboard size={18} />
         </Act>
         <StatusSelect id={card.id} status={status} />
+        <Act label="Versions" onClick={() => router.push(`/cards/${card.id}/history`)}>
+          <IconHistory size={18} />
+        </Act>
+        <Act label="Put this card into the bin" onClick={() => void bin()}>
+          <IconTrash size={18} />
+        </Act>
         <Button component={Link} href={`/cards/${card.id}`} variant="default" size="compact-md">
           Read and print
         </Button>

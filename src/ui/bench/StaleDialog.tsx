@@ -1,28 +1,39 @@
 'use client'
 
-import { Button, Group, Modal, SimpleGrid, Text } from '@mantine/core'
-import type { Card } from '@/core/card'
-import { dropDraft } from './draft'
+import { Alert, Button, Group, Modal, Text } from '@mantine/core'
+import { useMemo, useState } from 'react'
+import { compareTexts, compareWords, mergedText } from '@/core/compare'
+import { CardFileError, readCard, writeMarkdown } from '@/core/formats'
 import type { Saver, ServerCard } from './saver'
 import classes from './StaleDialog.module.css'
 import { useBench, useBenchStore } from './store'
 
-interface Props {
-  current: ServerCard
-  saver: Saver
-  textOf: (card: Card) => string
-}
-
-/** Two texts of one card: the trainer chooses, and nothing is written over unseen. */
-export function StaleDialog({ current, saver, textOf }: Props) {
+/** Two texts of one card: the trainer chooses line by line, and nothing is written over unseen. */
+export function StaleDialog({ current, saver }: { current: ServerCard; saver: Saver }) {
   const bench = useBenchStore()
   const mine = useBench((state) => state.card)
-  const keepMine = () => saver.startFrom(current.version)
-  const takeTheirs = () => {
-    bench.getState().replace(current.card)
-    dropDraft(current.card.id)
-    saver.startFrom(current.version)
+  const hunks = useMemo(
+    () => compareTexts(writeMarkdown(mine), writeMarkdown(current.card)),
+    [mine, current]
+  )
+  const [theirs, setTheirs] = useState<ReadonlySet<number>>(new Set())
+  const [failure, setFailure] = useState('')
+  const changed = hunks.flatMap((hunk, i) => (hunk.kind === 'changed' ? [i] : []))
+
+  function save() {
+    try {
+      const text = mergedText(hunks, (i) => (theirs.has(i) ? 'second' : 'first'))
+      const merged = theirs.size === 0 ? mine : readCard(text)
+      bench.getState().replace({ ...merged, id: mine.id })
+      saver.startFrom(current.version)
+    } catch (error) {
+      if (!(error instanceof CardFileError)) throw error
+      setFailure(
+        `These lines do not make a card together: ${error.problems[0]!.message}. Choose one of them otherwise; nothing was saved.`
+      )
+    }
   }
+
   return (
     <Modal
       opened
@@ -32,32 +43,65 @@ export function StaleDialog({ current, saver, textOf }: Props) {
       title="Someone saved this card meanwhile"
     >
       <Text size="sm">
-        {current.author || 'Someone'} saved version {current.version} after you started. Both texts
-        are kept until you choose; the one not taken stays in the history or comes back with undo.
+        {current.author || 'Someone'} saved version {current.version} after you started. Choose for
+        each place; what is not taken stays in the history or comes back with undo.
       </Text>
-      <SimpleGrid cols={2} mt="sm">
-        <Side title="Yours, not yet saved" text={textOf(mine)} />
-        <Side title={`Version ${current.version}, saved`} text={textOf(current.card)} />
-      </SimpleGrid>
-      <Group justify="flex-end" mt="md">
-        <Button variant="default" onClick={takeTheirs}>
-          Take version {current.version}
+      <Group my="xs" gap="xs">
+        <Button size="compact-sm" variant="default" onClick={() => setTheirs(new Set())}>
+          All of yours
         </Button>
-        <Button onClick={keepMine}>Save yours as the newer version</Button>
+        <Button size="compact-sm" variant="default" onClick={() => setTheirs(new Set(changed))}>
+          All of version {current.version}
+        </Button>
+      </Group>
+      {changed.length === 0 && <Text size="sm">Both texts are the same.</Text>}
+      <div className={classes.hunks}>
+        {changed.map((i) => {
+          const words = compareWords(hunks[i]!.first.join('\n'), hunks[i]!.second.join('\n'))
+          const choice = (side: 'first' | 'second', label: string) => (
+            <label className={classes.choice}>
+              <input
+                type="radio"
+                name={`hunk-${i}`}
+                checked={theirs.has(i) === (side === 'second')}
+                onChange={() => {
+                  const next = new Set(theirs)
+                  if (side === 'second') next.add(i)
+                  else next.delete(i)
+                  setTheirs(next)
+                }}
+              />
+              <span>
+                <b>{label}</b>
+                <span className={classes.text}>
+                  {words[side].length === 0 && <i>nothing here</i>}
+                  {words[side].map((mark, j) =>
+                    mark.marked ? (
+                      <mark key={j}>{mark.text}</mark>
+                    ) : (
+                      <span key={j}>{mark.text}</span>
+                    )
+                  )}
+                </span>
+              </span>
+            </label>
+          )
+          return (
+            <div key={i} className={classes.hunk} role="radiogroup" aria-label={`Place ${i + 1}`}>
+              {choice('first', 'Yours')}
+              {choice('second', `Version ${current.version}`)}
+            </div>
+          )
+        })}
+      </div>
+      {failure && (
+        <Alert color="red" mt="sm">
+          {failure}
+        </Alert>
+      )}
+      <Group justify="flex-end" mt="md">
+        <Button onClick={save}>Save as the newer version</Button>
       </Group>
     </Modal>
-  )
-}
-
-function Side({ title, text }: { title: string; text: string }) {
-  return (
-    <div>
-      <Text fw={700} size="sm">
-        {title}
-      </Text>
-      <pre className={classes.text} tabIndex={0}>
-        {text}
-      </pre>
-    </div>
   )
 }

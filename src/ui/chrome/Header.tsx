@@ -18,6 +18,7 @@ export function Header({ here, children }: { here?: 'shelf'; children?: ReactNod
         <Link href="/" aria-current={here === 'shelf' ? 'page' : undefined}>
           Shelf
         </Link>
+        <Link href="/bin">Bin</Link>
         <Link href="/about">About</Link>
       </nav>
       <div className={classes.state}>

@@ -29,7 +29,7 @@ export function POST(request: Request) {
     return problem(
       409,
       'The name is taken',
-      `There is already a card “${card.id}”. Nothing was added.`
+      `There is already a card “${card.id}”, on the shelf or in the bin. Nothing was added.`
     )
   })
 }

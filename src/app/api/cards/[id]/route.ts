@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Card } from '@/core/card'
+import { binCard } from '@/server/bin'
 import { loadCard, saveCard, setStatus, STATUSES } from '@/server/cards'
 import { answering, problem, readBody } from '@/server/problem'
 
@@ -61,5 +62,13 @@ export function PATCH(request: Request, { params }: Context) {
     const body = await readBody(request, Change)
     if (body instanceof Response) return body
     return (await setStatus(id, body.status)) ? Response.json({ status: body.status }) : missing(id)
+  })
+}
+
+/** Puts the card into the bin. */
+export function DELETE(_request: Request, { params }: Context) {
+  return answering(async () => {
+    const { id } = await params
+    return (await binCard(id)) ? Response.json({ id }) : missing(id)
   })
 }

@@ -1,0 +1,9 @@
+import type { Metadata } from 'next'
+import { Bin } from '@/ui/bin/Bin'
+
+export const dynamic = 'force-static'
+export const metadata: Metadata = { title: 'Bin' }
+
+export default function Page() {
+  return <Bin />
+}

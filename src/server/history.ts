@@ -1,0 +1,38 @@
+import { Card } from '@/core/card'
+import { loadCard, saveCard, type SaveResult } from './cards'
+import { db } from './db'
+
+/** One saved version of a card. */
+export interface VersionInfo {
+  version: number
+  author: string
+  note: string
+  savedAt: string
+}
+
+/** All versions of a card, the newest first. */
+export async function versionsOf(id: string): Promise<VersionInfo[]> {
+  const rows = await db()('card_versions')
+    .where({ card_id: id })
+    .orderBy('version', 'desc')
+    .select('version', 'author', 'note', 'created_at')
+  return rows.map((row: { version: number; author: string; note: string; created_at: Date }) => ({
+    version: row.version,
+    author: row.author,
+    note: row.note,
+    savedAt: row.created_at.toISOString(),
+  }))
+}
+
+/** @returns the card as it was in a version, or null when there is none */
+export async function loadVersion(id: string, version: number): Promise<Card | null> {
+  const row = await db()('card_versions').where({ card_id: id, version }).first('body')
+  return row ? Card.parse(row.body) : null
+}
+
+/** Brings an old version back, as a new one: nothing in between is lost. */
+export async function bringBack(id: string, version: number, author: string): Promise<SaveResult> {
+  const [old, current] = await Promise.all([loadVersion(id, version), loadCard(id)])
+  if (!old || !current) return { outcome: 'missing' }
+  return saveCard(old, current.version, author, `brought back version ${version}`)
+}

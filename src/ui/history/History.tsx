@@ -1,0 +1,147 @@
+'use client'
+
+import { Alert, Button, Group } from '@mantine/core'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useEffect, useState } from 'react'
+import type { Card } from '@/core/card'
+import { writeMarkdown } from '@/core/formats'
+import { useAuthor } from '../chrome/AuthorName'
+import { Header } from '../chrome/Header'
+import { api } from '../shared/api'
+import { Compare } from './Compare'
+import classes from './History.module.css'
+
+interface Version {
+  version: number
+  author: string
+  note: string
+  savedAt: string
+}
+
+const when = (at: string) =>
+  new Date(at).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  })
+
+/** Every version of a card; any two compared by line; one brought back as a new version. */
+export function History({
+  id,
+  title,
+  versions,
+}: {
+  id: string
+  title: string
+  versions: Version[]
+}) {
+  const router = useRouter()
+  const [author] = useAuthor()
+  const newest = versions[0]!.version
+  const [older, setOlder] = useState(versions[1]?.version ?? newest)
+  const [newer, setNewer] = useState(newest)
+  const [texts, setTexts] = useState<Record<number, string>>({})
+  const [failure, setFailure] = useState('')
+
+  useEffect(() => {
+    for (const version of [older, newer])
+      api<{ card: Card }>(`/api/cards/${id}/versions/${version}`)
+        .then(({ card }) => setTexts((all) => ({ ...all, [version]: writeMarkdown(card) })))
+        .catch((error: Error) => setFailure(error.message))
+  }, [id, older, newer])
+
+  async function bringBack() {
+    try {
+      await api(`/api/cards/${id}/versions/${older}`, { method: 'POST', json: { author } })
+      router.push(`/cards/${id}/bench`)
+    } catch (error) {
+      setFailure((error as Error).message)
+    }
+  }
+
+  return (
+    <>
+      <Header />
+      <main className={classes.main}>
+        <Group justify="space-between">
+          <h1 className={classes.title}>
+            <bdi>{title}</bdi>, its versions
+          </h1>
+          <Button component={Link} href={`/cards/${id}/bench`} variant="default">
+            To the bench
+          </Button>
+        </Group>
+        {failure && (
+          <Alert color="red" my="sm">
+            {failure}
+          </Alert>
+        )}
+        <div className={classes.desk}>
+          <div className={classes.scroll} tabIndex={0} role="region" aria-label="Versions">
+            <table className={classes.versions}>
+              <thead>
+                <tr>
+                  <th scope="col">from</th>
+                  <th scope="col">to</th>
+                  <th scope="col">version</th>
+                </tr>
+              </thead>
+              <tbody>
+                {versions.map((each) => (
+                  <tr key={each.version}>
+                    <td>
+                      <input
+                        type="radio"
+                        name="older"
+                        aria-label={`compare from version ${each.version}`}
+                        checked={older === each.version}
+                        onChange={() => setOlder(each.version)}
+                      />
+                    </td>
+                    <td>
+                      <input
+                        type="radio"
+                        name="newer"
+                        aria-label={`compare to version ${each.version}`}
+                        checked={newer === each.version}
+                        onChange={() => setNewer(each.version)}
+                      />
+                    </td>
+                    <td>
+                      <b>{each.version}</b> {each.author || 'no name'},{' '}
+                      <time dateTime={each.savedAt}>{when(each.savedAt)}</time>
+                      {each.note && <div className={classes.note}>{each.note}</div>}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <div>
+            <Group justify="space-between" mb="xs">
+              <span>
+                Version {older} beside version {newer}
+              </span>
+              <Button
+                size="compact-md"
+                disabled={older === newest}
+                onClick={() => void bringBack()}
+              >
+                Bring version {older} back
+              </Button>
+            </Group>
+            {texts[older] !== undefined && texts[newer] !== undefined && (
+              <Compare
+                first={texts[older]}
+                second={texts[newer]}
+                titles={[`Version ${older}`, `Version ${newer}`]}
+              />
+            )}
+          </div>
+        </div>
+      </main>
+    </>
+  )
+}
