@@ -260,6 +260,19 @@ export async function dropDatabase(adminUrl, database) {
   await client.end()
 }
 
+/** One of PostgreSQL's own tools, of the server's version. */
+export function dumpTool(name) {
+  const bin = postgresBin()
+  return bin && fs.existsSync(path.join(bin, name)) ? path.join(bin, name) : name
+}
+
+/** The deck's database: DATABASE_URL, else the project's own cluster, started when needed. */
+export async function openDatabase() {
+  if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, stop: async () => {} }
+  const cluster = await startCluster('postgres')
+  return { url: await ensureDatabase(cluster.url, 'notula'), stop: cluster.stop }
+}
+
 /** Brings the tables up to date; migrations only go forward. */
 export async function migrate(url) {
   const { default: knex } = await import('knex')

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { Card, completeness, titleOf } from '@/core/card'
+import { searchKey } from '@/core/search'
 import { db } from './db'
 
 export const STATUSES = ['draft', 'review', 'approved'] as const
@@ -30,6 +31,9 @@ export function shelfColumns(card: Card) {
     spine: card.spine,
     manner: card.manner,
     sides: card.sides,
+    search: searchKey(
+      [card.number, card.names.sanskrit, ...card.names.common, ...card.names.aliases].join(' ')
+    ),
     sections: completeness(card).reduce(
       (bits, section, i) => (section.complete ? bits | (1 << i) : bits),
       0

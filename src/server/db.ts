@@ -16,7 +16,14 @@ export function db(): Knex {
   holder.notulaDb ??= knex({
     client: 'pg',
     connection: { connectionString, connectionTimeoutMillis: 3000 },
-    pool: { min: 0, max: 10 },
+    pool: {
+      min: 0,
+      max: 10,
+      // How alike a name must be to be found by search (pg_trgm).
+      afterCreate: (connection: pg.Client, done: (error?: Error) => void) => {
+        connection.query('SET pg_trgm.word_similarity_threshold = 0.5', (error) => done(error))
+      },
+    },
     acquireConnectionTimeout: 4000,
   })
   return holder.notulaDb

@@ -24,6 +24,7 @@ import { dropDraft, readDraft } from './draft'
 import { OneFinding } from './FindingsAt'
 import { useFindings } from './findings'
 import { NameSection } from './NameSection'
+import { Others } from './Others'
 import { Rail } from './Rail'
 import { SaveMark } from './SaveMark'
 import { createSaver, type Saver, type ServerCard } from './saver'
@@ -90,7 +91,10 @@ export function Bench({ stored }: Props) {
 
   return (
     <BenchContext.Provider value={store}>
-      <Header>{saver && <SaveMark saver={saver} />}</Header>
+      <Header>
+        <Others id={stored.card.id} author={author} />
+        {saver && <SaveMark saver={saver} />}
+      </Header>
       <Desk saver={saver} status={stored.status} />
       {saver && <WhenStale saver={saver} />}
     </BenchContext.Provider>

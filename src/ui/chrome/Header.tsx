@@ -8,7 +8,7 @@ import { AuthorName } from './AuthorName'
 import classes from './Header.module.css'
 
 /** The bar on top of each view: the way to the other views on the left, this view's state on the right. */
-export function Header({ here, children }: { here?: 'shelf'; children?: ReactNode }) {
+export function Header({ here, children }: { here?: 'shelf' | 'files'; children?: ReactNode }) {
   return (
     <header className={classes.bar}>
       <Link href="/" className={classes.mark} aria-label="Notula, to the shelf">
@@ -17,6 +17,9 @@ export function Header({ here, children }: { here?: 'shelf'; children?: ReactNod
       <nav aria-label="Views" className={classes.nav}>
         <Link href="/" aria-current={here === 'shelf' ? 'page' : undefined}>
           Shelf
+        </Link>
+        <Link href="/files" aria-current={here === 'files' ? 'page' : undefined}>
+          In and out
         </Link>
         <Link href="/bin">Bin</Link>
         <Link href="/about">About</Link>

@@ -1,54 +1,51 @@
 'use client'
 
-import { Alert, Button, Skeleton, Text, TextInput } from '@mantine/core'
+import { Alert, Button, NativeSelect, Skeleton, Text, TextInput } from '@mantine/core'
 import { useDisclosure } from '@mantine/hooks'
 import { IconPlus, IconSearch } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import { useDeferredValue, useMemo, useState } from 'react'
-import { BASE_TITLES, BASES, type Base, type Spine } from '@/core/card'
+import { BASE_TITLES, BASES, MANNERS, SECTIONS, SPINES } from '@/core/card'
 import { Header } from '../chrome/Header'
-import { CardTile } from './CardTile'
 import { DeckMap } from './DeckMap'
+import { type Filters, NO_FILTERS, passes } from './filters'
+import { Rows } from './Rows'
 import classes from './Shelf.module.css'
-import { fold, matchesName } from './search'
+import { useFound } from './useFound'
 import { type ShelfCard, useShelf } from './useShelf'
 
 const NewCard = dynamic(() => import('./NewCard').then((module) => module.NewCard), { ssr: false })
+const Palette = dynamic(() => import('../bench/Palette').then((module) => module.Palette), {
+  ssr: false,
+})
+
+const NONE: ShelfCard[] = []
 
 /** The deck in rows by base, with the map of base by spine direction above it. */
 export function Shelf() {
   const [shelf, readAgain] = useShelf()
   const [search, setSearch] = useState('')
-  const [place, setPlace] = useState<{ base: Base; spine: Spine } | null>(null)
+  const [filters, setFilters] = useState<Filters>(NO_FILTERS)
   const [adding, add] = useDisclosure()
   const wanted = useDeferredValue(search)
   const cards = shelf.state === 'ready' ? shelf.cards : NONE
-  const shown = useMemo(() => {
-    const words = fold(wanted)
-    return cards.filter(
-      (card) =>
-        matchesName(card, words) &&
-        (!place || (card.base === place.base && card.spine === place.spine))
-    )
-  }, [cards, wanted, place])
+  const found = useFound(cards, wanted)
+  const shown = useMemo(() => found.filter((card) => passes(card, filters)), [found, filters])
+  const filtering = Object.values(filters).some(Boolean)
+  const set = (change: Partial<Filters>) => setFilters((now) => ({ ...now, ...change }))
 
   return (
     <>
       <Header here="shelf" />
       <main className={classes.main}>
         <div className={classes.top}>
-          <div>
+          <div className={classes.side}>
             <h1 className={classes.title}>The shelf</h1>
             <Text size="sm" c="dimmed" role="status">
               {shelf.state === 'ready' &&
                 (shown.length === cards.length
                   ? `${cards.length} cards`
                   : `${shown.length} of ${cards.length} cards`)}
-              {place && (
-                <button className={classes.clear} onClick={() => setPlace(null)}>
-                  {BASE_TITLES[place.base]} · {place.spine}, show all
-                </button>
-              )}
             </Text>
             <div className={classes.tools}>
               <TextInput
@@ -63,8 +60,64 @@ export function Shelf() {
                 New card
               </Button>
             </div>
+            <div className={classes.tools}>
+              <Filter
+                label="Base"
+                value={filters.base}
+                options={BASES.map((value) => [value, BASE_TITLES[value]])}
+                onChange={(base) => set({ base })}
+              />
+              <Filter
+                label="Spine"
+                value={filters.spine}
+                options={SPINES.map((value) => [value, value])}
+                onChange={(spine) => set({ spine })}
+              />
+              <Filter
+                label="Sides"
+                value={filters.sides}
+                options={[
+                  ['sided', 'two sides'],
+                  ['even', 'even'],
+                ]}
+                onChange={(sides) => set({ sides })}
+              />
+              <Filter
+                label="Manner"
+                value={filters.manner}
+                options={MANNERS.map((value) => [value, value])}
+                onChange={(manner) => set({ manner })}
+              />
+              <Filter
+                label="Status"
+                value={filters.status}
+                options={[
+                  ['draft', 'draft'],
+                  ['review', 'in review'],
+                  ['approved', 'approved'],
+                ]}
+                onChange={(status) => set({ status })}
+              />
+              <Filter
+                label="Section missing"
+                value={filters.missing}
+                options={SECTIONS.map(({ id, title }) => [id, `without ${title}`])}
+                onChange={(missing) => set({ missing })}
+              />
+              {filtering && (
+                <Button size="xs" variant="subtle" onClick={() => setFilters(NO_FILTERS)}>
+                  Show all
+                </Button>
+              )}
+            </div>
           </div>
-          <DeckMap cards={cards} chosen={place} onChoose={setPlace} />
+          <DeckMap
+            cards={cards}
+            chosen={
+              filters.base && filters.spine ? { base: filters.base, spine: filters.spine } : null
+            }
+            onChoose={(place) => set({ base: place?.base ?? '', spine: place?.spine ?? '' })}
+          />
         </div>
 
         {shelf.state === 'loading' && <Loading />}
@@ -83,34 +136,40 @@ export function Shelf() {
           </p>
         )}
         {shelf.state === 'ready' && cards.length > 0 && shown.length === 0 && (
-          <p className={classes.empty}>No card has this name. Marks and capitals do not matter.</p>
+          <p className={classes.empty}>
+            No card is like this. Marks, capitals and the spelling of the Sanskrit do not matter.
+          </p>
         )}
-        {BASES.map((base) => (
-          <Row key={base} base={base} cards={shown.filter((card) => card.base === base)} />
-        ))}
+        <Rows cards={shown} />
       </main>
+      <Palette
+        sections={false}
+        actions={[{ id: 'new-card', label: 'New card', onClick: add.open }]}
+      />
       {adding && <NewCard onClose={add.close} />}
     </>
   )
 }
 
-const NONE: ShelfCard[] = []
+interface FilterProps<T extends string> {
+  label: string
+  value: T | ''
+  options: [T, string][]
+  onChange: (value: T | '') => void
+}
 
-function Row({ base, cards }: { base: Base; cards: ShelfCard[] }) {
-  if (cards.length === 0) return null
+function Filter<T extends string>({ label, value, options, onChange }: FilterProps<T>) {
   return (
-    <section aria-labelledby={`row-${base}`} className={classes.row}>
-      <h2 id={`row-${base}`} className={classes.rowTitle}>
-        {BASE_TITLES[base]} <span>{cards.length}</span>
-      </h2>
-      <ul className={classes.tiles}>
-        {cards.map((card) => (
-          <li key={card.id}>
-            <CardTile card={card} />
-          </li>
-        ))}
-      </ul>
-    </section>
+    <NativeSelect
+      size="xs"
+      aria-label={label}
+      value={value}
+      data={[
+        { value: '', label: label.toLowerCase() },
+        ...options.map(([option, words]) => ({ value: option, label: words })),
+      ]}
+      onChange={(event) => onChange(event.currentTarget.value as T | '')}
+    />
   )
 }
 

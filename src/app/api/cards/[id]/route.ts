@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Card } from '@/core/card'
 import { binCard } from '@/server/bin'
+import { counterLoop } from '@/server/counters'
 import { loadCard, saveCard, setStatus, STATUSES } from '@/server/cards'
 import { answering, problem, readBody } from '@/server/problem'
 
@@ -36,6 +37,13 @@ export function PUT(request: Request, { params }: Context) {
         400,
         'Two ids',
         `The card says it is “${body.card.id}”, the address says “${id}”. Nothing was saved.`
+      )
+    const loop = await counterLoop(body.card)
+    if (loop)
+      return problem(
+        400,
+        'Counter poses in a circle',
+        `The counter poses lead back to this card: ${loop.join(' → ')}. Take one out; nothing was saved.`
       )
     const result = await saveCard(body.card, body.from, body.author, body.note)
     switch (result.outcome) {

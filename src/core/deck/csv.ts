@@ -1,0 +1,52 @@
+import { stringify } from 'csv-stringify/sync'
+import { type Card, ON_WORDS, titleOf, VERDICT_WORDS } from '../card'
+import { plainText } from '../sides'
+
+export const CSV_TABLES = ['cues', 'mistakes', 'cautions'] as const
+export type CsvTable = (typeof CSV_TABLES)[number]
+
+const COLUMNS: Record<CsvTable, string[]> = {
+  cues: ['card', 'title', 'cue', 'region', 'on', 'text'],
+  mistakes: ['card', 'title', 'seen', 'why', 'say', 'cue', 'on'],
+  cautions: ['card', 'title', 'condition', 'verdict', 'say', 'rung', 'reason'],
+}
+
+function rows(card: Card, table: CsvTable): string[][] {
+  const head = [card.id, titleOf(card)]
+  switch (table) {
+    case 'cues':
+      return card.alignment.map((cue) => [
+        ...head,
+        cue.id,
+        cue.region,
+        ON_WORDS[cue.on],
+        plainText(cue.text),
+      ])
+    case 'mistakes':
+      return card.mistakes.map((each) => [
+        ...head,
+        plainText(each.seen),
+        plainText(each.why),
+        plainText(each.say),
+        each.cue ?? '',
+        ON_WORDS[each.on],
+      ])
+    case 'cautions':
+      return card.cautions.map((each) => [
+        ...head,
+        each.condition,
+        VERDICT_WORDS[each.verdict],
+        plainText(each.say),
+        each.rung ?? '',
+        each.reason ?? '',
+      ])
+  }
+}
+
+/** The cues, mistakes or cautions of a deck as CSV (RFC 4180), a row each. */
+export function writeCsv(cards: readonly Card[], table: CsvTable): string {
+  return stringify(
+    cards.flatMap((card) => rows(card, table)),
+    { header: true, columns: COLUMNS[table], record_delimiter: 'windows' }
+  )
+}

@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs'
+import { parse } from 'csv-parse/sync'
+import { type Card, withValue } from '../card'
+import { readCard, writeJson, writeMarkdown } from '../formats'
+import { loopsOf, planImport, writeCsv } from '.'
+
+const demo = (name: string) => readCard(readFileSync(`demo/${name}.md`, 'utf8'))
+const bytes = (text: string) => new TextEncoder().encode(text)
+const gate = demo('gate')
+const dog = demo('downward-dog')
+const plan = (files: Record<string, string | Uint8Array>, deck: Card[] = [], bin: string[] = []) =>
+  planImport(
+    Object.entries(files).map(([name, text]) => ({
+      name,
+      bytes: typeof text === 'string' ? bytes(text) : text,
+    })),
+    new Map(deck.map((card) => [card.id, card])),
+    new Set(bin)
+  )
+
+test('a preview says new, changed, same and refused', () => {
+  const mended = { ...dog, notes: 'Mended.' }
+  const items = plan(
+    {
+      'gate.md': writeMarkdown(gate),
+      'dog.json': writeJson(mended),
+      'cobra.md': writeMarkdown(demo('low-cobra')),
+      'bad.md': '# no',
+    },
+    [dog, demo('low-cobra')]
+  )
+  expect(items.map(({ file, outcome }) => [file, outcome])).toEqual([
+    ['gate.md', 'new'],
+    ['dog.json', 'changed'],
+    ['cobra.md', 'same'],
+    ['bad.md', 'refused'],
+  ])
+  expect(items[1]!.after).toContain('Mended.')
+  expect(items[1]!.before).not.toContain('Mended.')
+  expect(items[3]!.why[0]).toMatch(/^bad\.md:1: a card file starts with/)
+})
+
+test('empty, binary, large and Latin-1 files are refused with a reason', () => {
+  const items = plan({
+    'empty.md': '',
+    'binary.md': Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0, 1),
+    'latin.md': Uint8Array.of(0x2d, 0x2d, 0x2d, 0x0a, 0xe9),
+    'large.md': new Uint8Array(10 * 1024 * 1024).fill(0x61),
+  })
+  expect(items.map((item) => item.outcome)).toEqual(Array(4).fill('refused'))
+  expect(items.map((item) => item.why[0])).toEqual([
+    'empty.md:1: the file is empty',
+    expect.stringContaining('UTF-8'),
+    expect.stringContaining('UTF-8'),
+    expect.stringContaining('larger than 2 MB'),
+  ])
+})
+
+test('one id in two files, and a card in the bin, are refused', () => {
+  const items = plan({
+    'a.md': writeMarkdown(gate),
+    'b.md': writeMarkdown({ ...gate, notes: 'x' }),
+  })
+  expect(items.map((item) => item.why[0])).toEqual([
+    expect.stringMatching(/a\.md:1: the id “gate” stands in b\.md too/),
+    expect.stringMatching(/b\.md:1: the id “gate” stands in a\.md too/),
+  ])
+  expect(plan({ 'a.md': writeMarkdown(gate) }, [], ['gate'])[0]!.why[0]).toMatch(/lies in the bin/)
+})
+
+test('counter poses that lead back are refused, with the way told', () => {
+  const a = withValue(gate, 'counter', ['downward-dog'])
+  const b = withValue(dog, 'counter', ['gate'])
+  const items = plan({ 'a.md': writeMarkdown(a), 'b.md': writeMarkdown(b) })
+  expect(items.map((item) => item.outcome)).toEqual(['refused', 'refused'])
+  expect(items[0]!.why[0]).toContain('gate → downward-dog → gate')
+  expect(plan({ 'b.md': writeMarkdown(b) }, [a])[0]!.outcome).toBe('refused')
+  expect(
+    loopsOf(
+      new Map([
+        ['x', ['y']],
+        ['y', ['z']],
+        ['z', []],
+      ])
+    ).size
+  ).toBe(0)
+  expect(loopsOf(new Map([['x', ['x']]])).get('x')).toEqual(['x'])
+})
+
+test('a JSON file that tries to change the prototype is refused', () => {
+  const evil = writeJson(gate).replace('"number"', '"__proto__": {"base": "seated"}, "number"')
+  expect(plan({ 'evil.json': evil })[0]!.outcome).toBe('refused')
+  expect(({} as Record<string, unknown>).base).toBeUndefined()
+})
+
+test('CSV is read by another library as it was written', () => {
+  const odd = withValue(gate, 'alignment[0].text', 'Press "both", left; and\u2028right {left} feet')
+  const read = parse(writeCsv([odd, dog], 'cues'), { columns: true }) as Record<string, string>[]
+  expect(read).toHaveLength(gate.alignment.length + dog.alignment.length)
+  expect(read[0]).toEqual({
+    card: 'gate',
+    title: 'Gate',
+    cue: 'a1',
+    region: 'feet',
+    on: 'both sides',
+    text: 'Press "both", left; and\u2028right left feet',
+  })
+  expect(parse(writeCsv([gate], 'mistakes'), { columns: true })).toHaveLength(gate.mistakes.length)
+  expect(parse(writeCsv([gate], 'cautions'), { columns: true })).toHaveLength(gate.cautions.length)
+})

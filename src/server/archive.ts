@@ -1,0 +1,81 @@
+import { unzipSync, zipSync } from 'fflate'
+import { MAX_FILE, MAX_FILES, type ImportFile } from '@/core/deck'
+
+/** Something about an upload as a whole that cannot be used, in plain words. */
+export class UploadError extends Error {}
+
+/** Most bytes that one upload may hold, and that an archive may unpack to. */
+export const MAX_UPLOAD = 64 * 1024 * 1024
+const MAX_UNPACKED = 128 * 1024 * 1024
+
+const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b
+const isCard = (name: string) => /\.(?:md|markdown|json)$/i.test(name)
+const isHidden = (name: string) =>
+  name.split('/').some((part) => part.startsWith('.') || part === '__MACOSX')
+
+/**
+ * Unpacks an archive in memory.
+ * @throws UploadError for names that lead out of it, for too much, and for a broken archive
+ */
+export function unpack(name: string, bytes: Uint8Array): ImportFile[] {
+  let total = 0
+  let count = 0
+  let stray = ''
+  let much = ''
+  try {
+    const files = unzipSync(bytes, {
+      filter(file) {
+        if (file.name.endsWith('/') || isHidden(file.name)) return false
+        const parts = file.name.split(/[\\/]/)
+        if (parts.includes('..') || /^(?:[\\/]|[A-Za-z]:)/.test(file.name)) stray ||= file.name
+        count += 1
+        total += file.originalSize
+        if (count > MAX_FILES) much ||= `more than ${MAX_FILES} files`
+        if (total > MAX_UNPACKED) much ||= 'more than 128 MB when unpacked'
+        return !stray && !much && isCard(file.name) && file.originalSize <= MAX_FILE
+      },
+    })
+    if (stray)
+      throw new UploadError(
+        `${name}: it holds a file “${stray}” that leads out of the archive; nothing of it was read`
+      )
+    if (much) throw new UploadError(`${name}: it holds ${much}; split it`)
+    return Object.entries(files).map(([inside, data]) => ({
+      name: `${name}/${inside}`,
+      bytes: data,
+    }))
+  } catch (error) {
+    if (error instanceof UploadError) throw error
+    throw new UploadError(
+      `${name}: the archive cannot be unpacked; it is broken, or not a ZIP file`
+    )
+  }
+}
+
+/**
+ * The card files of an upload, archives unpacked.
+ * @throws UploadError when the upload as a whole cannot be used
+ */
+export async function filesOf(form: FormData): Promise<ImportFile[]> {
+  const files: ImportFile[] = []
+  for (const value of form.getAll('file')) {
+    if (typeof value === 'string') continue
+    const bytes = new Uint8Array(await value.arrayBuffer())
+    if (isZip(bytes) || /\.zip$/i.test(value.name)) files.push(...unpack(value.name, bytes))
+    else files.push({ name: value.name, bytes })
+    if (files.length > MAX_FILES)
+      throw new UploadError(`More than ${MAX_FILES} files at once; take them in by parts.`)
+  }
+  if (files.length === 0)
+    throw new UploadError('There is no card file in it: a card is a .md or a .json file.')
+  return files
+}
+
+/** Packs files into a ZIP; the same files give the same bytes. */
+export function pack(files: { name: string; text: string }[]): Uint8Array {
+  const encoder = new TextEncoder()
+  const mtime = new Date('2020-01-01T00:00:00')
+  return zipSync(
+    Object.fromEntries(files.map(({ name, text }) => [name, [encoder.encode(text), { mtime }]]))
+  )
+}
