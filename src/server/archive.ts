@@ -25,9 +25,9 @@ export function unpack(name: string, bytes: Uint8Array): ImportFile[] {
   try {
     const files = unzipSync(bytes, {
       filter(file) {
-        if (file.name.endsWith('/') || isHidden(file.name)) return false
         const parts = file.name.split(/[\\/]/)
         if (parts.includes('..') || /^(?:[\\/]|[A-Za-z]:)/.test(file.name)) stray ||= file.name
+        if (file.name.endsWith('/') || isHidden(file.name)) return false
         count += 1
         total += file.originalSize
         if (count > MAX_FILES) much ||= `more than ${MAX_FILES} files`

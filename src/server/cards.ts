@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { Card, completeness, titleOf } from '@/core/card'
-import { searchKey } from '@/core/search'
+import { plainName, searchKey } from '@/core/search'
 import { db } from './db'
 
 export const STATUSES = ['draft', 'review', 'approved'] as const
@@ -20,6 +20,12 @@ export type SaveResult =
   | { outcome: 'stale'; current: StoredCard }
   | { outcome: 'missing' }
 
+/** All names of a card, as they are written and with their spelling levelled. */
+function searched({ number, names }: Card): string {
+  const all = [number, names.sanskrit, ...names.common, ...names.aliases].join(' ')
+  return `${searchKey(all)} ${plainName(all)}`
+}
+
 /** What the shelf shows and searches of a card. Written anew at each save. */
 export function shelfColumns(card: Card) {
   return {
@@ -31,9 +37,7 @@ export function shelfColumns(card: Card) {
     spine: card.spine,
     manner: card.manner,
     sides: card.sides,
-    search: searchKey(
-      [card.number, card.names.sanskrit, ...card.names.common, ...card.names.aliases].join(' ')
-    ),
+    search: searched(card),
     sections: completeness(card).reduce(
       (bits, section, i) => (section.complete ? bits | (1 << i) : bits),
       0

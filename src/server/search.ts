@@ -1,5 +1,5 @@
 import { Card } from '@/core/card'
-import { searchKey } from '@/core/search'
+import { plainName, searchKey } from '@/core/search'
 import { shelfColumns } from './cards'
 import { db } from './db'
 
@@ -24,7 +24,7 @@ export async function searchCards(words: string): Promise<string[]> {
        SELECT 1 FROM regexp_split_to_table(search, ' ') AS word
        WHERE levenshtein_less_equal(left(word, 200), ?, 1) <= 1
      ) ORDER BY title LIMIT 200`,
-    [key]
+    [plainName(words.slice(0, 200))]
   )
   return near.rows.map((row) => row.id)
 }

@@ -15,19 +15,22 @@ const VARIANTS: [RegExp, string][] = [
   [/([a-z])\1+/g, '$1'],
 ]
 
-/**
- * A name as it is searched: without marks and capitals, spelling variants levelled.
- * Two spellings of one name give one key.
- * @example searchKey('Vīrabhadrāsana') === searchKey('veerabhadrasana') // true
- */
-export function searchKey(name: string): string {
-  let key = name
+/** A name without marks, capitals and signs. */
+export function plainName(name: string): string {
+  return name
     .normalize('NFD')
     .replace(/\p{M}+/gu, '')
     .toLowerCase()
     .replace(/[’']/g, '')
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim()
-  for (const [variant, level] of VARIANTS) key = key.replace(variant, level)
-  return key
+}
+
+/**
+ * A name as it is searched: without marks and capitals, spelling variants levelled.
+ * Two spellings of one name give one key.
+ * @example searchKey('Vīrabhadrāsana') === searchKey('veerabhadrasana') // true
+ */
+export function searchKey(name: string): string {
+  return VARIANTS.reduce((key, [variant, level]) => key.replace(variant, level), plainName(name))
 }

@@ -23,8 +23,6 @@ export function Rows({ cards }: { cards: ShelfCard[] }) {
   useLayoutEffect(() => setOffset(place.current?.offsetTop ?? 0), [width, cards.length])
   const columns = Math.max(1, Math.floor((width + GAP) / (TILE_WIDTH + GAP)))
   const rows = useMemo(() => rowsOf(cards, columns), [cards, columns])
-  // The library measures by itself; the compiler is told to leave it alone.
-  // eslint-disable-next-line react-hooks/incompatible-library
   const virtual = useWindowVirtualizer({
     count: width > 0 ? rows.length : 0,
     estimateSize: (i) => ('base' in rows[i]! ? HEAD_HEIGHT : TILE_HEIGHT + GAP),

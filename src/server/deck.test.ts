@@ -1,0 +1,241 @@
+import { readFileSync } from 'node:fs'
+import { zipSync } from 'fflate'
+import { blankCard, type Card, withValue } from '@/core/card'
+import { readCard, writeJson, writeMarkdown } from '@/core/formats'
+import { filesOf, pack, unpack } from './archive'
+import { binCard, binnedCards, emptyBin, unbinCard } from './bin'
+import { createCard, loadCard, loadDeck, saveCard } from './cards'
+import { counterLoop } from './counters'
+import { closeDb, db } from './db'
+import { loadDemo } from './demo'
+import { bringBack, loadVersion, versionsOf } from './history'
+import { importFiles, previewImport } from './importDeck'
+import { forgetTab, noteTab } from './presence'
+import { reindex, searchCards } from './search'
+
+const demo = (name: string) => readCard(readFileSync(`demo/${name}.md`, 'utf8'))
+const bytes = (text: string) => new TextEncoder().encode(text)
+const gate = demo('gate')
+const dog = demo('downward-dog')
+const none = new Set<string>()
+
+beforeEach(async () => {
+  await db().raw('TRUNCATE cards CASCADE')
+  await db()('deck').update({ demo_loaded_at: null })
+})
+afterAll(closeDb)
+
+/** Everything that a deck is made of, to tell whether anything changed. */
+const whole = async () =>
+  JSON.stringify([
+    await db()('cards').orderBy('id'),
+    await db()('card_versions').orderBy(['card_id', 'version']),
+    await db()('deck'),
+  ])
+
+describe('import', () => {
+  test('new and changed cards come in, the same and the refused stay out', async () => {
+    await createCard(gate, 'Ada')
+    await createCard(dog, 'Ada')
+    const files = [
+      { name: 'gate.md', bytes: bytes(writeMarkdown({ ...gate, notes: 'New.' })) },
+      { name: 'dog.md', bytes: bytes(writeMarkdown(dog)) },
+      { name: 'cobra.json', bytes: bytes(writeJson(demo('low-cobra'))) },
+      { name: 'bad.md', bytes: bytes('bad') },
+    ]
+    const before = await whole()
+    expect((await previewImport(files)).map((item) => item.outcome)).toEqual([
+      'changed',
+      'same',
+      'new',
+      'refused',
+    ])
+    expect(await whole()).toBe(before)
+    const steps: number[] = []
+    expect(await importFiles(files, 'Ben', none, (done) => steps.push(done))).toEqual({
+      added: 1,
+      changed: 1,
+    })
+    expect(steps).toEqual([1, 2])
+    expect(await loadCard('gate')).toMatchObject({
+      version: 2,
+      author: 'Ben',
+      card: { notes: 'New.' },
+    })
+    expect((await loadCard('downward-dog'))!.version).toBe(1)
+  })
+
+  test('is all or nothing', async () => {
+    await createCard(gate, 'Ada')
+    const before = await whole()
+    const files = [
+      { name: 'dog.md', bytes: bytes(writeMarkdown(dog)) },
+      { name: 'gate.md', bytes: bytes(writeMarkdown({ ...gate, notes: 'New.' })) },
+    ]
+    const late = importFiles(files, 'Ben', none, () => {
+      throw new Error('the line broke')
+    })
+    await expect(late).rejects.toThrow('the line broke')
+    expect(await whole()).toBe(before)
+  })
+
+  test('leaves out what the trainer left out', async () => {
+    const files = [gate, dog].map((card) => ({
+      name: `${card.id}.md`,
+      bytes: bytes(writeMarkdown(card)),
+    }))
+    expect(await importFiles(files, '', new Set(['gate.md']))).toEqual({ added: 1, changed: 0 })
+    expect(await loadCard('gate')).toBeNull()
+  })
+
+  test('deck out, database emptied, deck in: the same', async () => {
+    await loadDemo('demo')
+    const out = await loadDeck()
+    for (const write of [writeMarkdown, writeJson]) {
+      const zip = pack(out.map(({ card }) => ({ name: `${card.id}.md`, text: write(card) })))
+      await db().raw('TRUNCATE cards CASCADE')
+      await importFiles(unpack('deck.zip', zip), '', none)
+      expect((await loadDeck()).map(({ card }) => card)).toEqual(out.map(({ card }) => card))
+    }
+  })
+})
+
+describe('archives that are not to be trusted', () => {
+  const card = bytes(writeMarkdown(gate))
+
+  test('names that lead out of the archive', () => {
+    expect(() => unpack('x.zip', zipSync({ '../../etc/gate.md': card }))).toThrow(
+      /leads out of the archive/
+    )
+    expect(() => unpack('x.zip', zipSync({ 'a/..\\b.md': card }))).toThrow(
+      /leads out of the archive/
+    )
+    expect(() => unpack('x.zip', zipSync({ '/root/gate.md': card }))).toThrow(
+      /leads out of the archive/
+    )
+  })
+
+  test('a bomb', () => {
+    const zeros = new Uint8Array(30 * 1024 * 1024)
+    const bomb = zipSync(Object.fromEntries([1, 2, 3, 4, 5].map((n) => [`${n}.md`, zeros])))
+    expect(bomb.length).toBeLessThan(1024 * 1024)
+    expect(() => unpack('bomb.zip', bomb)).toThrow(/more than 128 MB/)
+  })
+
+  test('five thousand files, packed or not', async () => {
+    const many = Object.fromEntries(Array.from({ length: 5000 }, (_, i) => [`${i}.md`, card]))
+    expect(() => unpack('many.zip', zipSync(many, { level: 0 }))).toThrow(/more than 2000 files/)
+    const form = new FormData()
+    for (let i = 0; i < 5000; i += 1) form.append('file', new File(['x'], `${i}.md`))
+    await expect(filesOf(form)).rejects.toThrow(/More than 2000 files/)
+  })
+
+  test('a broken one, an empty one, and files that are no cards', async () => {
+    expect(() => unpack('x.zip', Uint8Array.of(0x50, 0x4b, 3, 4, 9, 9))).toThrow(
+      /cannot be unpacked/
+    )
+    await expect(filesOf(new FormData())).rejects.toThrow(/no card file/)
+    expect(
+      unpack('x.zip', zipSync({ 'photo.png': card, '.hidden/gate.md': card, 'in/gate.md': card }))
+    ).toMatchObject([{ name: 'x.zip/in/gate.md' }])
+  })
+})
+
+test('history: any version is there, and one is brought back as a new one', async () => {
+  await createCard(gate, 'Ada', 'first')
+  await saveCard({ ...gate, notes: 'two' }, 1, 'Ben')
+  expect(await bringBack('gate', 1, 'Cleo')).toMatchObject({ outcome: 'saved', version: 3 })
+  expect(await loadVersion('gate', 2)).toMatchObject({ notes: 'two' })
+  expect((await loadCard('gate'))!.card).toEqual(gate)
+  expect((await versionsOf('gate')).map((each) => [each.version, each.author, each.note])).toEqual([
+    [3, 'Cleo', 'brought back version 1'],
+    [2, 'Ben', ''],
+    [1, 'Ada', 'first'],
+  ])
+  expect(await loadVersion('gate', 9)).toBeNull()
+  expect(await bringBack('gate', 9, '')).toEqual({ outcome: 'missing' })
+})
+
+test('the bin keeps a card until it is emptied', async () => {
+  await createCard(gate, 'Ada')
+  expect(await binCard('gate')).toBe(true)
+  expect(await binCard('gate')).toBe(false)
+  expect(await loadCard('gate')).toBeNull()
+  expect(await saveCard(gate, 1, '')).toEqual({ outcome: 'missing' })
+  expect(await binnedCards()).toMatchObject([{ id: 'gate', title: 'Gate' }])
+  expect(await unbinCard('gate')).toBe(true)
+  expect((await loadCard('gate'))!.version).toBe(1)
+  await binCard('gate')
+  expect(await emptyBin()).toBe(1)
+  expect(await db()('card_versions').where({ card_id: 'gate' })).toEqual([])
+  expect(await createCard(gate, 'Ada')).not.toBeNull()
+})
+
+test('counter poses that lead back to a card are told before it is saved', async () => {
+  await createCard({ ...dog, counter: ['gate'] }, '')
+  await createCard({ ...gate, counter: [] }, '')
+  expect(await counterLoop({ ...gate, counter: ['downward-dog'] })).toEqual([
+    'gate',
+    'downward-dog',
+    'gate',
+  ])
+  expect(await counterLoop({ ...gate, counter: ['low-cobra'] })).toBeNull()
+})
+
+describe('search', () => {
+  const card = (name: string, sanskrit: string): Card =>
+    withValue(
+      blankCard({ name, base: 'standing', spine: 'lengthen', manner: 'held', sides: 'even' }),
+      'names.sanskrit',
+      sanskrit
+    )
+
+  beforeEach(async () => {
+    for (const [name, sanskrit] of [
+      ['Hero two', 'Vīrabhadrāsana'],
+      ['Tree', 'Vṛkṣāsana'],
+      ['Long side angle', 'Utthita Pārśvakoṇāsana'],
+      ['Final rest', 'Śavāsana'],
+    ] as const)
+      await createCard(card(name, sanskrit), '')
+  })
+
+  test.each([
+    ['virabhadrasana', 'hero-two'],
+    ['Veerabhadrasana', 'hero-two'],
+    ['virabhadresana', 'hero-two'],
+    ['vrikshasana', 'tree'],
+    ['parshvakonasana', 'long-side-angle'],
+    ['shavasana', 'final-rest'],
+    ['savasena', 'final-rest'],
+    ['side angl', 'long-side-angle'],
+    ['tred', 'tree'],
+  ])('“%s” finds %s first', async (words, id) => {
+    expect((await searchCards(words))[0]).toBe(id)
+  })
+
+  test('finds nothing where nothing is alike, and is not led astray by odd input', async () => {
+    expect(await searchCards('xylophone')).toEqual([])
+    expect(await searchCards("%' OR 1=1 --")).toEqual([])
+    expect(await searchCards('   ')).toEqual([])
+    await binCard('tree')
+    expect(await searchCards('tree')).toEqual([])
+  })
+
+  test('cards stored before there was a search are found after a reindex', async () => {
+    await db()('cards').update({ search: null })
+    expect(await searchCards('tree')).toEqual([])
+    expect(await reindex()).toBe(4)
+    expect(await searchCards('tree')).toEqual(['tree'])
+  })
+})
+
+test('tabs are told of each other, and forgotten when they are gone', () => {
+  expect(noteTab('gate', 'a', 'Ada', 0)).toEqual([])
+  expect(noteTab('gate', 'b', 'Ben', 1000)).toEqual(['Ada'])
+  expect(noteTab('tree', 'c', 'Cleo', 1000)).toEqual([])
+  expect(noteTab('gate', 'b', 'Ben', 20_000)).toEqual([])
+  noteTab('gate', 'a', 'Ada', 20_000)
+  forgetTab('gate', 'a')
+  expect(noteTab('gate', 'b', 'Ben', 21_000)).toEqual([])
+})
