@@ -64,7 +64,7 @@ await main(async () => {
     const databaseUrl = await ensureDatabase(cluster.url, 'notula_bench')
     await migrate(databaseUrl)
     await step('Filling a deck', async () =>
-      tsx('scripts/bench/fillDeck.ts', ['200'], { DATABASE_URL: databaseUrl }).trim()
+      tsx('scripts/bench/fillDeck.ts', ['1000'], { DATABASE_URL: databaseUrl }).trim()
     )
     await ensureBuild()
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
@@ -84,7 +84,7 @@ await main(async () => {
       `${server.address}/api/shelf`,
     ])
     report(
-      'shelf page, 200 cards / static page, requests a second',
+      'shelf page, 1,000 cards / static page, requests a second',
       shelf / still,
       0.5,
       'least',
@@ -93,6 +93,39 @@ await main(async () => {
     const visit = 1 / (1 / shelf + 1 / data)
     console.log(
       `      with the request for its cards: ${(visit / still).toFixed(2)} of a static page (${data.toFixed(0)} a second for the cards)`
+    )
+
+    const deckUrl = await ensureDatabase(cluster.url, 'notula_bench_deck')
+    await migrate(deckUrl)
+    const t = JSON.parse(tsx('scripts/bench/server.ts', [], { DATABASE_URL: deckUrl }))
+    report(
+      'a save / a bare UPDATE of one row',
+      t.save / t.update,
+      3,
+      'most',
+      `${(t.save / 1000).toFixed(2)} ms / ${(t.update / 1000).toFixed(2)} ms`
+    )
+    report(
+      'import of 1,000 Markdown cards / parsing them',
+      t.imported / t.parse,
+      1.5,
+      'most',
+      `${(t.imported / 1e6).toFixed(1)} s / ${(t.parse / 1e6).toFixed(1)} s`
+    )
+    report(
+      'memory while importing / 500 MB',
+      t.most / 5e8,
+      1,
+      'most',
+      `${(t.most / 1e6).toFixed(0)} MB`
+    )
+    const search = Math.max(t.search, t.found)
+    report(
+      'a search among 1,000 cards / SELECT 1',
+      search / t.select,
+      4,
+      'most',
+      `${(search / 1000).toFixed(2)} ms / ${(t.select / 1000).toFixed(2)} ms`
     )
 
     const { bytes, count } = await scripts(server.address, '/cards/long-side-angle-1/bench')

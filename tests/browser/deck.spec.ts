@@ -53,7 +53,7 @@ test('every section is written on the bench, by keys, and saved', async ({ page,
   await page.getByRole('button', { name: 'Add a step' }).last().click()
   await page.keyboard.type('Step the left foot in.')
   await page.getByLabel('Between the sides, right leads').fill('Stand still.')
-  await page.getByLabel('Follow with').fill('Mountain')
+  await page.getByRole('combobox', { name: 'Follow with' }).fill('Mountain')
   await page.getByRole('option', { name: 'Mountain (mountain)' }).click()
   await page.getByRole('button', { name: 'Add a touch' }).click()
   await page.getByLabel('Touch 1, right leads').fill('Steady the left hip; ask first.')
@@ -122,8 +122,10 @@ test('without the server, typing goes on, is kept, and is saved when it is back;
   const again = await context.newPage()
   await again.goto(`/cards/${id}/bench`)
   await expect(field(again, 'enter[2].text', 'right')).toHaveValue('Third, before the crash.')
-  await saved(again)
-  expect((await stored(request, id)).card.enter[2]!.text).toBe('Third, before the crash.')
+  await expect
+    .poll(async () => (await stored(request, id)).card.enter[2]?.text)
+    .toBe('Third, before the crash.')
+  await expect(again.getByRole('banner').getByText('saved')).toBeVisible()
 })
 
 test('two tabs on one card are told of each other', async ({ page, context, request }) => {
@@ -212,7 +214,7 @@ test('files come in by a preview, and the deck goes out as it came in', async ({
     'in/bad.md': new TextEncoder().encode('# Bad'),
   })
   await page
-    .getByLabel('Card files')
+    .getByLabel('Card files', { exact: true })
     .setInputFiles({ name: 'deck.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) })
   await expect(page.getByText('1 refused · 1 changed · 1 new · 1 the same')).toBeVisible()
   await expect(page.getByText('deck.zip/in/bad.md:1: a card file starts with')).toBeVisible()

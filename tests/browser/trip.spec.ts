@@ -29,7 +29,7 @@ test('the first trip: find a card, write a new one from one side, read it, print
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
   await page.getByRole('button', { name: 'New card' }).click()
   await page.getByLabel('Common name').fill('Half moon')
-  await page.getByLabel('Spine').selectOption('side')
+  await page.getByRole('dialog').getByLabel('Spine').selectOption('side')
   await page.getByRole('button', { name: 'Write it' }).click()
   await page.waitForURL('**/cards/half-moon/bench')
 

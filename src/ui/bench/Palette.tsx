@@ -61,6 +61,7 @@ export function Palette({ actions = [], sections = true }: Props) {
   return (
     <Spotlight
       shortcut={['mod + K']}
+      tagsToIgnore={[]}
       actions={groups.filter((group) => group.actions.length > 0)}
       onSpotlightOpen={() => {
         api<{ cards: typeof cards }>('/api/shelf')

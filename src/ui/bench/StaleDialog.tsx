@@ -56,7 +56,7 @@ export function StaleDialog({ current, saver }: { current: ServerCard; saver: Sa
       </Group>
       {changed.length === 0 && <Text size="sm">Both texts are the same.</Text>}
       <div className={classes.hunks}>
-        {changed.map((i) => {
+        {changed.map((i, place) => {
           const words = compareWords(hunks[i]!.first.join('\n'), hunks[i]!.second.join('\n'))
           const choice = (side: 'first' | 'second', label: string) => (
             <label className={classes.choice}>
@@ -87,7 +87,12 @@ export function StaleDialog({ current, saver }: { current: ServerCard; saver: Sa
             </label>
           )
           return (
-            <div key={i} className={classes.hunk} role="radiogroup" aria-label={`Place ${i + 1}`}>
+            <div
+              key={i}
+              className={classes.hunk}
+              role="radiogroup"
+              aria-label={`Place ${place + 1}`}
+            >
               {choice('first', 'Yours')}
               {choice('second', `Version ${current.version}`)}
             </div>

@@ -88,7 +88,7 @@ function Cell({
   if (!has) return <td />
   return (
     <td className={look}>
-      <span aria-hidden>{sign} </span>
+      <span>{sign} </span>
       {marks.map((mark, i) =>
         mark.marked ? <mark key={i}>{mark.text}</mark> : <span key={i}>{mark.text}</span>
       )}

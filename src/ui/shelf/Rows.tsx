@@ -31,12 +31,7 @@ export function Rows({ cards }: { cards: ShelfCard[] }) {
   })
   return (
     <div ref={place}>
-      <div
-        ref={sized}
-        style={{ height: virtual.getTotalSize(), position: 'relative' }}
-        role="list"
-        aria-label="Cards"
-      >
+      <div ref={sized} style={{ height: virtual.getTotalSize(), position: 'relative' }}>
         {virtual.getVirtualItems().map(({ index, start, key }) => {
           const row = rows[index]!
           return (
@@ -44,7 +39,6 @@ export function Rows({ cards }: { cards: ShelfCard[] }) {
               key={key}
               className={classes.placed}
               style={{ transform: `translateY(${start - offset}px)` }}
-              role="presentation"
             >
               {'base' in row ? (
                 <h2 className={classes.rowTitle}>
@@ -54,7 +48,7 @@ export function Rows({ cards }: { cards: ShelfCard[] }) {
                 <div
                   className={classes.tiles}
                   style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
-                  role="presentation"
+                  role="list"
                 >
                   {row.cards.map((card) => (
                     <div key={card.id} role="listitem">

@@ -1,0 +1,71 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import type { Card } from '../../src/core/card'
+import { readCardBytes, writeMarkdown } from '../../src/core/formats'
+import { loadCard, saveCard } from '../../src/server/cards'
+import { closeDb, db } from '../../src/server/db'
+import { importFiles } from '../../src/server/importDeck'
+import { searchCards } from '../../src/server/search'
+
+/** Ratios of the server layer, measured in turns on one connection; printed as JSON. */
+
+async function inTurns<T extends Record<string, () => Promise<unknown>>>(works: T, rounds: number) {
+  const taken = Object.fromEntries(Object.keys(works).map((name) => [name, [] as number[]]))
+  for (let round = 0; round < rounds; round += 1)
+    for (const [name, work] of Object.entries(works)) {
+      const started = process.hrtime.bigint()
+      await work()
+      taken[name]!.push(Number(process.hrtime.bigint() - started) / 1000)
+    }
+  return Object.fromEntries(
+    Object.entries(taken).map(([name, times]) => [
+      name,
+      times.sort((a, b) => a - b)[Math.floor(rounds / 2)]!,
+    ])
+  ) as Record<keyof T, number>
+}
+
+const demo = readdirSync('demo').map((name) => readCardBytes(readFileSync(`demo/${name}`)))
+const cards = Array.from({ length: 1000 }, (_, i): Card => {
+  const card = demo[i % demo.length]!
+  const names = { ...card.names, common: [`${card.names.common[0]} ${i}`] }
+  return { ...card, id: `${card.id}-${i}`, names, counter: [] }
+})
+const files = cards.map((card) => ({
+  name: `${card.id}.md`,
+  bytes: new TextEncoder().encode(writeMarkdown(card)),
+}))
+
+const { rss } = process.memoryUsage()
+let most = rss
+const watch = setInterval(() => {
+  most = Math.max(most, process.memoryUsage().rss)
+}, 20)
+
+const parse = async () => files.map((file) => readCardBytes(file.bytes))
+await parse()
+const parsed = await inTurns({ parse }, 3)
+const started = process.hrtime.bigint()
+await importFiles(files, 'Bench', new Set())
+const imported = Number(process.hrtime.bigint() - started) / 1000
+clearInterval(watch)
+
+const one = cards[0]!
+let version = (await loadCard(one.id))!.version
+await db().raw('CREATE TABLE bench_row (id int PRIMARY KEY, n int)')
+await db().raw('INSERT INTO bench_row VALUES (1, 0)')
+const rows = await inTurns(
+  {
+    update: () => db().raw('UPDATE bench_row SET n = n + 1 WHERE id = 1'),
+    save: async () => {
+      const result = await saveCard({ ...one, notes: String(version) }, version, 'Bench')
+      if (result.outcome === 'saved') version = result.version
+    },
+    select: () => db().raw('SELECT 1'),
+    search: () => searchCards('virabhadrasana'),
+    found: () => searchCards('parshvakonasana'),
+  },
+  200
+)
+await db().raw('DROP TABLE bench_row')
+console.log(JSON.stringify({ ...rows, ...parsed, imported, most }))
+await closeDb()
