@@ -15,6 +15,7 @@ module.exports = {
   },
   // The text libraries ship as ES modules only.
   transformIgnorePatterns: ['/node_modules/(?:@swc|jest|@jest|typescript|core-js)/'],
+  setupFiles: ['<rootDir>/tests/support/databaseOfWorker.cjs'],
   globalSetup: '<rootDir>/tests/support/database.cjs',
   globalTeardown: '<rootDir>/tests/support/databaseStop.cjs',
   maxWorkers: 2,

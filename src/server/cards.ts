@@ -20,10 +20,11 @@ export type SaveResult =
   | { outcome: 'stale'; current: StoredCard }
   | { outcome: 'missing' }
 
-/** All names of a card, as they are written and with their spelling levelled. */
-function searched({ number, names }: Card): string {
+/** The words of all names of a card, as they are written and with their spelling levelled. */
+function searchedWords({ number, names }: Card): string[] {
   const all = [number, names.sanskrit, ...names.common, ...names.aliases].join(' ')
-  return `${searchKey(all)} ${plainName(all)}`
+  const words = `${searchKey(all)} ${plainName(all)}`.split(' ').filter(Boolean)
+  return [...new Set(words.map((word) => word.slice(0, 100)))]
 }
 
 /** What the shelf shows and searches of a card. Written anew at each save. */
@@ -37,7 +38,7 @@ export function shelfColumns(card: Card) {
     spine: card.spine,
     manner: card.manner,
     sides: card.sides,
-    search: searched(card),
+    words: searchedWords(card),
     sections: completeness(card).reduce(
       (bits, section, i) => (section.complete ? bits | (1 << i) : bits),
       0
@@ -106,11 +107,13 @@ export async function createCard(
      ), version AS (
        INSERT INTO card_versions (card_id, version, body, author, note)
        SELECT id, 1, ?::jsonb, ?, ? FROM card
+     ), words AS (
+       INSERT INTO search_words SELECT unnest(?::text[]) ON CONFLICT DO NOTHING
      ), touched AS (
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT id FROM card`,
-    [card.id, ...Object.values(columns), JSON.stringify(card), author, note]
+    [card.id, ...Object.values(columns), JSON.stringify(card), author, note, columns.words]
   )
   return rows.length ? { version: 1 } : null
 }
@@ -138,11 +141,13 @@ export async function saveCard(
      ), version AS (
        INSERT INTO card_versions (card_id, version, body, author, note)
        SELECT id, current_version, ?::jsonb, ?, ? FROM card RETURNING version, created_at
+     ), words AS (
+       INSERT INTO search_words SELECT unnest(?::text[]) ON CONFLICT DO NOTHING
      ), touched AS (
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT version, created_at FROM version`,
-    [...Object.values(columns), card.id, from, JSON.stringify(card), author, note]
+    [...Object.values(columns), card.id, from, JSON.stringify(card), author, note, columns.words]
   )
   if (rows[0])
     return { outcome: 'saved', version: rows[0].version, savedAt: rows[0].created_at.toISOString() }

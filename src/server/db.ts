@@ -19,10 +19,6 @@ export function db(): Knex {
     pool: {
       min: 0,
       max: 10,
-      // How alike a name must be to be found by search (pg_trgm).
-      afterCreate: (connection: pg.Client, done: (error?: Error) => void) => {
-        connection.query('SET pg_trgm.word_similarity_threshold = 0.5', (error) => done(error))
-      },
     },
     acquireConnectionTimeout: 4000,
   })

@@ -223,7 +223,7 @@ describe('search', () => {
   })
 
   test('cards stored before there was a search are found after a reindex', async () => {
-    await db()('cards').update({ search: null })
+    await db()('cards').update({ words: null })
     expect(await searchCards('tree')).toEqual([])
     expect(await reindex()).toBe(4)
     expect(await searchCards('tree')).toEqual(['tree'])

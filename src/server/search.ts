@@ -3,41 +3,59 @@ import { plainName, searchKey } from '@/core/search'
 import { shelfColumns } from './cards'
 import { db } from './db'
 
+/** A condition on one word of the names, with its values. */
+type Alike = (plain: string, key: string) => [condition: string, values: string[]]
+
+/** The letters stand in it, or it is alike enough (pg_trgm, by its own threshold). */
+const alike: Alike = (plain, key) => [
+  'word LIKE ? OR word LIKE ? OR word % unaccent(?)',
+  [`%${key}%`, `%${plain}%`, key],
+]
+
+/** One letter is wrong, one too many or one missing. */
+const oneLetterOff: Alike = (plain) => ['levenshtein_less_equal(word, ?, 1) <= 1', [plain]]
+
 /**
  * Finds cards by name: whatever the marks, capitals and spelling of the Sanskrit, and with a
- * wrong letter.
+ * wrong letter. Each word that is searched for must be alike to a word of the card's names.
  * @returns ids, the best first
  */
-export async function searchCards(words: string): Promise<string[]> {
-  const key = searchKey(words.slice(0, 200))
-  if (!key) return []
+export async function searchCards(text: string): Promise<string[]> {
+  const wanted = plainName(text.slice(0, 200)).split(' ').filter(Boolean).slice(0, 8)
+  if (wanted.length === 0) return []
+  const found = await idsOf(wanted, alike)
+  return found.length > 0 ? found : idsOf(wanted, oneLetterOff)
+}
+
+async function idsOf(wanted: string[], test: Alike): Promise<string[]> {
+  const tests = wanted.map((plain) => test(plain, searchKey(plain)))
+  const known = tests
+    .map(
+      ([condition], i) =>
+        `w${i} AS (SELECT array_agg(word) AS words FROM search_words WHERE ${condition})`
+    )
+    .join(', ')
   const { rows } = await db().raw<{ rows: { id: string }[] }>(
-    `SELECT id FROM cards
-     WHERE deleted_at IS NULL AND (search LIKE ? OR search %> unaccent(?))
-     ORDER BY search LIKE ? DESC, word_similarity(?, search) DESC, title LIMIT 200`,
-    [`%${key}%`, key, `%${key}%`, key]
+    `WITH ${known} SELECT id FROM cards
+     WHERE deleted_at IS NULL AND ${tests.map((_, i) => `words && (SELECT words FROM w${i})`).join(' AND ')}
+     ORDER BY words @> ?::text[] DESC, title LIMIT 200`,
+    [...tests.flatMap(([, values]) => values), wanted.map(searchKey)]
   )
-  if (rows.length > 0) return rows.map((row) => row.id)
-  const near = await db().raw<{ rows: { id: string }[] }>(
-    `SELECT id FROM cards
-     WHERE deleted_at IS NULL AND EXISTS (
-       SELECT 1 FROM regexp_split_to_table(search, ' ') AS word
-       WHERE levenshtein_less_equal(left(word, 200), ?, 1) <= 1
-     ) ORDER BY title LIMIT 200`,
-    [plainName(words.slice(0, 200))]
-  )
-  return near.rows.map((row) => row.id)
+  return rows.map((row) => row.id)
 }
 
 /** Writes the shelf columns of cards that were stored before these were there. */
 export async function reindex(): Promise<number> {
   const { rows } = await db().raw<{ rows: { id: string; body: unknown }[] }>(
     `SELECT c.id, v.body FROM cards c JOIN card_versions v
-     ON v.card_id = c.id AND v.version = c.current_version WHERE c.search IS NULL`
+     ON v.card_id = c.id AND v.version = c.current_version WHERE c.words IS NULL`
   )
-  for (const { id, body } of rows)
-    await db()('cards')
-      .where({ id })
-      .update(shelfColumns(Card.parse(body)))
+  for (const { id, body } of rows) {
+    const columns = shelfColumns(Card.parse(body))
+    await db()('cards').where({ id }).update(columns)
+    await db().raw('INSERT INTO search_words SELECT unnest(?::text[]) ON CONFLICT DO NOTHING', [
+      columns.words,
+    ])
+  }
   return rows.length
 }

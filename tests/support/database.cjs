@@ -1,13 +1,16 @@
 /** Gives the tests a PostgreSQL cluster of their own, thrown away after. */
 module.exports = async () => {
-  const { ensurePackages, startCluster, ensureDatabase, migrate } =
+  const { ensurePackages, startCluster, ensureDatabase, migrate, withDatabase } =
     await import('../../scripts/lib.mjs')
   await ensurePackages({ postgres: !process.env.DATABASE_URL })
   const cluster = process.env.DATABASE_URL
     ? { url: process.env.DATABASE_URL, stop: async () => {} }
     : await startCluster(`jest-${process.pid}`, { throwaway: true })
-  const database = `notula_jest_${process.pid}`
-  process.env.DATABASE_URL = await ensureDatabase(cluster.url, database)
-  await migrate(process.env.DATABASE_URL)
-  globalThis.notulaCluster = { cluster, database }
+  // Each worker has a database of its own (databaseOfWorker.cjs picks it).
+  const databases = [1, 2].map((worker) => `notula_jest_${process.pid}_${worker}`)
+  for (const database of databases) await migrate(await ensureDatabase(cluster.url, database))
+  process.env.NOTULA_TEST_DATABASES = JSON.stringify(
+    databases.map((database) => withDatabase(cluster.url, database))
+  )
+  globalThis.notulaCluster = { cluster, databases }
 }
