@@ -19,6 +19,14 @@ export function db(): Knex {
     pool: {
       min: 0,
       max: 10,
+      // How alike a name must be to be found (pg_trgm); and the deck fits into memory, so
+      // going by an index costs little.
+      afterCreate: (connection: pg.Client, done: (error?: Error) => void) => {
+        connection.query(
+          'SET pg_trgm.similarity_threshold = 0.45; SET random_page_cost = 1.0',
+          (error) => done(error ?? undefined)
+        )
+      },
     },
     acquireConnectionTimeout: 4000,
   })

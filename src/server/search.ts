@@ -3,17 +3,18 @@ import { plainName, searchKey } from '@/core/search'
 import { shelfColumns } from './cards'
 import { db } from './db'
 
-/** A condition on one word of the names, with its values. */
-type Alike = (plain: string, key: string) => [condition: string, values: string[]]
+/** Conditions on one word of the names, each with its value; one of them must hold. */
+type Alike = (plain: string, key: string) => [condition: string, value: string][]
 
 /** The letters stand in it, or it is alike enough (pg_trgm, by its own threshold). */
 const alike: Alike = (plain, key) => [
-  'word LIKE ? OR word LIKE ? OR word % unaccent(?)',
-  [`%${key}%`, `%${plain}%`, key],
+  ['word LIKE ?', `%${key}%`],
+  ['word LIKE ?', `%${plain}%`],
+  ['word % (SELECT unaccent(?))', key],
 ]
 
 /** One letter is wrong, one too many or one missing. */
-const oneLetterOff: Alike = (plain) => ['levenshtein_less_equal(word, ?, 1) <= 1', [plain]]
+const oneLetterOff: Alike = (plain) => [['levenshtein_less_equal(word, ?, 1) <= 1', plain]]
 
 /**
  * Finds cards by name: whatever the marks, capitals and spelling of the Sanskrit, and with a
@@ -29,17 +30,20 @@ export async function searchCards(text: string): Promise<string[]> {
 
 async function idsOf(wanted: string[], test: Alike): Promise<string[]> {
   const tests = wanted.map((plain) => test(plain, searchKey(plain)))
+  // A union, not an OR: each part of it can go by the index.
   const known = tests
-    .map(
-      ([condition], i) =>
-        `w${i} AS (SELECT array_agg(word) AS words FROM search_words WHERE ${condition})`
-    )
+    .map((conditions, i) => {
+      const words = conditions.map(
+        ([condition]) => `SELECT word FROM search_words WHERE ${condition}`
+      )
+      return `w${i} AS (SELECT array_agg(word) AS words FROM (${words.join(' UNION ')}) AS alike)`
+    })
     .join(', ')
   const { rows } = await db().raw<{ rows: { id: string }[] }>(
     `WITH ${known} SELECT id FROM cards
      WHERE deleted_at IS NULL AND ${tests.map((_, i) => `words && (SELECT words FROM w${i})`).join(' AND ')}
      ORDER BY words @> ?::text[] DESC, title LIMIT 200`,
-    [...tests.flatMap(([, values]) => values), wanted.map(searchKey)]
+    [...tests.flat().map(([, value]) => value), wanted.map(searchKey)]
   )
   return rows.map((row) => row.id)
 }
