@@ -22,7 +22,7 @@ import { ActionIcon, Button } from '@mantine/core'
 import { IconGripVertical, IconPlus, IconTrash } from '@tabler/icons-react'
 import { type KeyboardEvent, memo, type ReactNode } from 'react'
 import { belongsTo, otherSide } from '@/core/sides'
-import type { Card, Cue, Side, Step } from '@/core/card'
+import { type Card, type Cue, firstSideOf, type Side, type Step } from '@/core/card'
 import { FindingsAt } from './FindingsAt'
 import { changeAndFocus, fieldName, focusField } from './focus'
 import { HalfField } from './HalfField'
@@ -207,7 +207,7 @@ interface RowProps {
 
 const SpreadRow = memo(function SpreadRow(props: RowProps) {
   const { item, index, list, noun, sided, writtenFor } = props
-  const firstSide = useBench((state) => state.card.firstSide ?? 'right')
+  const firstSide = useBench((state) => firstSideOf(state.card))
   const bench = useBenchStore()
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: item.id,
