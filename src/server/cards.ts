@@ -132,8 +132,9 @@ export async function saveCard(
 ): Promise<SaveResult> {
   const columns = shelfColumns(card)
   const names = Object.keys(columns)
-  const { rows } = await on.raw<{ rows: { version: number; created_at: Date }[] }>(
-    `WITH card AS (
+  const { rows } = await on
+    .raw<{ rows: { version: number; created_at: Date }[] }>(
+      `WITH card AS (
        UPDATE cards SET current_version = current_version + 1, updated_at = now(),
          ${names.map((name) => `${name} = ?`).join(', ')}
        WHERE id = ? AND current_version = ? AND deleted_at IS NULL
@@ -147,8 +148,10 @@ export async function saveCard(
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT version, created_at FROM version`,
-    [...Object.values(columns), card.id, from, JSON.stringify(card), author, note, columns.words]
-  )
+      [...Object.values(columns), card.id, from, JSON.stringify(card), author, note, columns.words]
+    )
+    // A named statement is planned once on a connection.
+    .options({ name: 'save-card' })
   if (rows[0])
     return { outcome: 'saved', version: rows[0].version, savedAt: rows[0].created_at.toISOString() }
   const current = await loadCard(card.id)

@@ -3,18 +3,21 @@ import { plainName, searchKey } from '@/core/search'
 import { shelfColumns } from './cards'
 import { db } from './db'
 
-/** Conditions on one word of the names, each with its value; one of them must hold. */
-type Alike = (plain: string, key: string) => [condition: string, value: string][]
+/**
+ * The words of the deck that one word may mean: its letters stand in them, or they are alike
+ * enough (pg_trgm, by its own threshold); if there is none, words with one letter wrong, one too
+ * many or one missing. Takes four values: see `wantedValues`.
+ */
+const WORDS_MEANT = `COALESCE(
+  (SELECT array_agg(word) FROM search_words
+   WHERE word LIKE ? OR word LIKE ? OR word % unaccent(?)),
+  (SELECT array_agg(word) FROM search_words WHERE levenshtein_less_equal(word, ?, 1) <= 1),
+  '{}')`
 
-/** The letters stand in it, or it is alike enough (pg_trgm, by its own threshold). */
-const alike: Alike = (plain, key) => [
-  ['word LIKE ?', `%${key}%`],
-  ['word LIKE ?', `%${plain}%`],
-  ['word % (SELECT unaccent(?))', key],
-]
-
-/** One letter is wrong, one too many or one missing. */
-const oneLetterOff: Alike = (plain) => [['levenshtein_less_equal(word, ?, 1) <= 1', plain]]
+function wantedValues(plain: string): string[] {
+  const key = searchKey(plain)
+  return [`%${key}%`, `%${plain}%`, key, plain]
+}
 
 /**
  * Finds cards by name: whatever the marks, capitals and spelling of the Sanskrit, and with a
@@ -24,27 +27,15 @@ const oneLetterOff: Alike = (plain) => [['levenshtein_less_equal(word, ?, 1) <= 
 export async function searchCards(text: string): Promise<string[]> {
   const wanted = plainName(text.slice(0, 200)).split(' ').filter(Boolean).slice(0, 8)
   if (wanted.length === 0) return []
-  const found = await idsOf(wanted, alike)
-  return found.length > 0 ? found : idsOf(wanted, oneLetterOff)
-}
-
-async function idsOf(wanted: string[], test: Alike): Promise<string[]> {
-  const tests = wanted.map((plain) => test(plain, searchKey(plain)))
-  // A union, not an OR: each part of it can go by the index.
-  const known = tests
-    .map((conditions, i) => {
-      const words = conditions.map(
-        ([condition]) => `SELECT word FROM search_words WHERE ${condition}`
-      )
-      return `w${i} AS (SELECT array_agg(word) AS words FROM (${words.join(' UNION ')}) AS alike)`
-    })
-    .join(', ')
-  const { rows } = await db().raw<{ rows: { id: string }[] }>(
-    `WITH ${known} SELECT id FROM cards
-     WHERE deleted_at IS NULL AND ${tests.map((_, i) => `words && (SELECT words FROM w${i})`).join(' AND ')}
-     ORDER BY words @> ?::text[] DESC, title LIMIT 200`,
-    [...tests.flat().map(([, value]) => value), wanted.map(searchKey)]
-  )
+  const { rows } = await db()
+    .raw<{ rows: { id: string }[] }>(
+      `SELECT id FROM cards
+       WHERE deleted_at IS NULL AND ${wanted.map(() => `words && ${WORDS_MEANT}`).join(' AND ')}
+       ORDER BY words @> ?::text[] DESC, title LIMIT 200`,
+      [...wanted.flatMap(wantedValues), wanted.map(searchKey)]
+    )
+    // A named statement is planned once on a connection; planning is most of a search.
+    .options({ name: `search-${wanted.length}` })
   return rows.map((row) => row.id)
 }
 
