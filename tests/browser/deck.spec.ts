@@ -148,6 +148,8 @@ test('history compares two versions and brings one back; the bin keeps a card un
   })
   await openBench(page, id)
   await page.getByRole('button', { name: 'Versions' }).click()
+  await expect(page.locator('ins', { hasText: 'Second text.' })).toBeVisible()
+  await page.getByText('As text').click()
   await expect(page.getByRole('cell', { name: '+ Second text.' })).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Bring version 1 back' }).click()

@@ -1,2 +1,3 @@
 export * from './sheet'
 export * from './pieces'
+export * from './compareSheets'

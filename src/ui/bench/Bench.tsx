@@ -181,10 +181,32 @@ function Desk({ saver, status }: { saver: Saver | null; status: string }) {
         </Section>
       </main>
       <Aside />
-      <Palette />
+      <Palette actions={useActions(saver, () => setKeysShown(true))} />
       {keysShown && <KeyMap onClose={() => setKeysShown(false)} />}
     </div>
   )
+}
+
+/** What the palette can do on the bench, besides going elsewhere. */
+function useActions(saver: Saver | null, showKeys: () => void) {
+  const bench = useBenchStore()
+  const router = useRouter()
+  const { id } = bench.getState().card
+  const goTo = (path: string) => () => router.push(`/cards/${id}${path}`)
+  return [
+    { id: 'undo', label: 'Undo', onClick: () => bench.temporal.getState().undo() },
+    { id: 'redo', label: 'Do it again', onClick: () => bench.temporal.getState().redo() },
+    { id: 'save', label: 'Save now', onClick: () => void saver?.flush() },
+    { id: 'mend', label: 'Take the next mend', onClick: () => takeMend(null) },
+    { id: 'read', label: 'Read and print this card', onClick: goTo('') },
+    { id: 'versions', label: 'Versions of this card', onClick: goTo('/history') },
+    {
+      id: 'pdf',
+      label: 'Print this card, A5',
+      onClick: () => void window.open(`/api/cards/${id}/pdf`),
+    },
+    { id: 'keys', label: 'Show the keys', onClick: showKeys },
+  ]
 }
 
 /** Takes the mend that is offered nearest to where the cursor is, else the first one. */

@@ -1,23 +1,45 @@
 'use client'
 
 import { Alert, Button, Group, Modal, Text } from '@mantine/core'
-import { useMemo, useState } from 'react'
-import { compareTexts, compareWords, mergedText } from '@/core/compare'
+import { useEffect, useMemo, useState } from 'react'
+import type { Card } from '@/core/card'
+import { compareFromBase, compareWords, mergedText } from '@/core/compare'
 import { CardFileError, readCard, writeMarkdown } from '@/core/formats'
+import { api } from '../shared/api'
 import type { Saver, ServerCard } from './saver'
 import classes from './StaleDialog.module.css'
 import { useBench, useBenchStore } from './store'
+
+type Three = [string, string, string]
 
 /** Two texts of one card: the trainer chooses line by line, and nothing is written over unseen. */
 export function StaleDialog({ current, saver }: { current: ServerCard; saver: Saver }) {
   const bench = useBenchStore()
   const mine = useBench((state) => state.card)
+  const from = saver.status.getState().version
+  const [base, setBase] = useState<Card | null>(null)
   const hunks = useMemo(
-    () => compareTexts(writeMarkdown(mine), writeMarkdown(current.card)),
-    [mine, current]
+    () => compareFromBase(...([base ?? mine, mine, current.card].map(writeMarkdown) as Three)),
+    [base, mine, current]
   )
   const [theirs, setTheirs] = useState<ReadonlySet<number>>(new Set())
   const [failure, setFailure] = useState('')
+  // Where only the other one wrote, theirs is taken unless the trainer says otherwise. Without
+  // the text that both started from, all of it is a question.
+  useEffect(() => {
+    let gone = false
+    api<{ card: Card }>(`/api/cards/${mine.id}/versions/${from}`)
+      .then(({ card }) => {
+        if (gone) return
+        setBase(card)
+        const all = compareFromBase(...([card, mine, current.card].map(writeMarkdown) as Three))
+        setTheirs(new Set(all.flatMap((hunk, i) => (hunk.by === 'second' ? [i] : []))))
+      })
+      .catch(() => undefined)
+    return () => {
+      gone = true
+    }
+  }, [mine, current, from])
   const changed = hunks.flatMap((hunk, i) => (hunk.kind === 'changed' ? [i] : []))
 
   function save() {
@@ -43,8 +65,9 @@ export function StaleDialog({ current, saver }: { current: ServerCard; saver: Sa
       title="Someone saved this card meanwhile"
     >
       <Text size="sm">
-        {current.author || 'Someone'} saved version {current.version} after you started. Choose for
-        each place; what is not taken stays in the history or comes back with undo.
+        {current.author || 'Someone'} saved version {current.version} after you started. Where only
+        one of you wrote, that one is taken; choose otherwise as you like. What is not taken stays
+        in the history or comes back with undo.
       </Text>
       <Group my="xs" gap="xs">
         <Button size="compact-sm" variant="default" onClick={() => setTheirs(new Set())}>

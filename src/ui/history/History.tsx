@@ -1,15 +1,17 @@
 'use client'
 
-import { Alert, Button, Group } from '@mantine/core'
+import { Alert, Button, Group, SegmentedControl } from '@mantine/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
-import type { Card } from '@/core/card'
+import { type Card, type School } from '@/core/card'
 import { writeMarkdown } from '@/core/formats'
+import { sheetOf } from '@/core/print'
 import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
 import { Compare } from './Compare'
+import { CompareSpread } from './CompareSpread'
 import classes from './History.module.css'
 
 interface Version {
@@ -32,23 +34,29 @@ export function History({
   id,
   title,
   versions,
+  school,
+  titles,
 }: {
   id: string
   title: string
   versions: Version[]
+  school: School
+  /** Names of cards by id. */
+  titles: Record<string, string>
 }) {
   const router = useRouter()
   const [author] = useAuthor()
   const newest = versions[0]!.version
   const [older, setOlder] = useState(versions[1]?.version ?? newest)
   const [newer, setNewer] = useState(newest)
-  const [texts, setTexts] = useState<Record<number, string>>({})
+  const [cards, setCards] = useState<Record<number, Card>>({})
+  const [manner, setManner] = useState('spread')
   const [failure, setFailure] = useState('')
 
   useEffect(() => {
     for (const version of [older, newer])
       api<{ card: Card }>(`/api/cards/${id}/versions/${version}`)
-        .then(({ card }) => setTexts((all) => ({ ...all, [version]: writeMarkdown(card) })))
+        .then(({ card }) => setCards((all) => ({ ...all, [version]: card })))
         .catch((error: Error) => setFailure(error.message))
   }, [id, older, newer])
 
@@ -60,6 +68,9 @@ export function History({
       setFailure((error as Error).message)
     }
   }
+
+  const [before, after] = [cards[older], cards[newer]]
+  const sheet = (card: Card) => sheetOf(card, school, new Map(Object.entries(titles)))
 
   return (
     <>
@@ -124,6 +135,16 @@ export function History({
               <span>
                 Version {older} beside version {newer}
               </span>
+              <SegmentedControl
+                size="xs"
+                aria-label="How to compare"
+                value={manner}
+                onChange={setManner}
+                data={[
+                  { value: 'spread', label: 'On the spread' },
+                  { value: 'text', label: 'As text' },
+                ]}
+              />
               <Button
                 size="compact-md"
                 disabled={older === newest}
@@ -132,10 +153,13 @@ export function History({
                 Bring version {older} back
               </Button>
             </Group>
-            {texts[older] !== undefined && texts[newer] !== undefined && (
+            {before && after && manner === 'spread' && (
+              <CompareSpread older={sheet(before)} newer={sheet(after)} />
+            )}
+            {before && after && manner === 'text' && (
               <Compare
-                first={texts[older]}
-                second={texts[newer]}
+                first={writeMarkdown(before)}
+                second={writeMarkdown(after)}
                 titles={[`Version ${older}`, `Version ${newer}`]}
               />
             )}

@@ -1,8 +1,9 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { titleOf } from '@/core/card'
-import { loadCard } from '@/server/cards'
+import { cardTitles, loadCard } from '@/server/cards'
 import { versionsOf } from '@/server/history'
+import { loadSchool } from '@/server/school'
 import { History } from '@/ui/history/History'
 
 export const dynamic = 'force-dynamic'
@@ -12,7 +13,21 @@ type Props = { params: Promise<{ id: string }> }
 
 export default async function Page({ params }: Props) {
   const { id } = await params
-  const [stored, versions] = await Promise.all([loadCard(id), versionsOf(id)])
+  const [stored, versions, school, titles] = await Promise.all([
+    loadCard(id),
+    versionsOf(id),
+    loadSchool(),
+    cardTitles(),
+  ])
   if (!stored) notFound()
-  return <History key={stored.version} id={id} title={titleOf(stored.card)} versions={versions} />
+  return (
+    <History
+      key={stored.version}
+      id={id}
+      title={titleOf(stored.card)}
+      versions={versions}
+      school={school}
+      titles={Object.fromEntries(titles)}
+    />
+  )
 }

@@ -1,0 +1,69 @@
+import { readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { arbitraryCard } from '../../../tests/support/arbitraryCard'
+import { DEFAULT_SCHOOL, withValue } from '../card'
+import { readCard } from '../formats'
+import { compareSheets, sheetOf } from '.'
+
+const gate = readCard(readFileSync('demo/gate.md', 'utf8'))
+const sheet = (card: typeof gate) => sheetOf(card, DEFAULT_SCHOOL)
+const changed = (older: typeof gate, newer: typeof gate, title?: string) =>
+  compareSheets(sheet(older), sheet(newer))
+    .filter((part) => !title || part.title === title)
+    .flatMap((part) => part.rows.filter((row) => row.kind !== 'same'))
+
+test('a step that was rewritten shows what went and what came, on both halves', () => {
+  const newer = withValue(gate, 'enter[3].text', 'Bend to the right, right hand down the thigh.')
+  expect(changed(gate, newer, 'Coming in')).toEqual([
+    {
+      kind: 'changed',
+      left: [
+        { kind: 'same', text: 'Bend to the left, left hand down the ' },
+        { kind: 'gone', text: 'shin' },
+        { kind: 'come', text: 'thigh' },
+        { kind: 'same', text: '.' },
+      ],
+      middle: [{ kind: 'same', text: expect.stringMatching(/^out, /) }],
+      right: expect.arrayContaining([{ kind: 'come', text: 'thigh' }]),
+    },
+  ])
+})
+
+test('the ladder tells it too, where it quotes the step', () => {
+  const newer = withValue(gate, 'enter[3].text', 'Bend to the right, right hand down the thigh.')
+  expect(changed(gate, newer, 'The ladder')).toMatchObject([{ kind: 'changed', left: null }])
+  expect(changed(gate, newer)).toHaveLength(2)
+})
+
+test('a step that was taken out or put in leaves its neighbours alone', () => {
+  const without = { ...gate, enter: gate.enter.filter((_, i) => i !== 3) }
+  expect(changed(gate, without, 'Coming in')).toMatchObject([{ kind: 'gone' }])
+  expect(changed(without, gate, 'Coming in')).toMatchObject([{ kind: 'come' }])
+})
+
+test('a breath that was changed is told in the middle', () => {
+  const [row] = changed(gate, withValue(gate, 'enter[3].breath', 'in'))
+  expect(row!.middle.filter((each) => each.kind === 'come')[0]!.text).toBe('in')
+})
+
+test('a card beside itself is the same throughout; two cards keep every word of both', () => {
+  fc.assert(
+    fc.property(arbitraryCard, arbitraryCard, (older, newer) => {
+      expect(changed(older, older)).toEqual([])
+      const words = (skip: 'gone' | 'come') =>
+        compareSheets(sheet(older), sheet(newer))
+          .find((part) => part.title === 'Coming in')
+          ?.rows.flatMap((row) => row.right.filter((each) => each.kind !== skip))
+          .map((each) => each.text)
+          .join('') ?? ''
+      const said = (card: typeof gate) =>
+        sheet(card)
+          .enter.flatMap((row) => row.right ?? [])
+          .map((part) => part.text)
+          .join('')
+      expect(words('come')).toBe(said(older))
+      expect(words('gone')).toBe(said(newer))
+    }),
+    { numRuns: 60 }
+  )
+})
