@@ -117,6 +117,9 @@ function distinct(card: Card): Card {
   return {
     ...card,
     enter: card.enter.map((each, i) => (i % 2 ? fresh(each) : { ...each, id: `s${i + 1}` })),
+    otherWay: card.otherWay.map((each, i) =>
+      i % 2 ? fresh(each) : { ...each, id: `w${i + 1}` }
+    ),
     exit: card.exit.map((each, i) => (i % 2 ? fresh(each) : { ...each, id: `x${i + 1}` })),
     ladder: card.ladder.map((each) => ({
       ...fresh(each),
@@ -153,6 +156,7 @@ export const arbitraryCard: fc.Arbitrary<Card> = fc
       })
     ),
     stay,
+    otherWay: few(step),
     exit: few(step),
     betweenSides: fc.record({ breaths: maybe(number), text }),
     mistakes: few(fc.record({ seen: text, why: text, say: text, cue: maybe(id), on })),

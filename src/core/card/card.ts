@@ -202,6 +202,8 @@ export const Card = z.strictObject({
   enter: z.array(Step).default([]),
   alignment: z.array(Cue).default([]),
   stay: Stay.default({ repeats: 1 }),
+  /** The second direction of a twist that has two for each leg position. */
+  otherWay: z.array(Step).default([]),
   exit: z.array(Step).default([]),
   betweenSides: BetweenSides.default({ text: '' }),
   mistakes: z.array(Mistake).default([]),

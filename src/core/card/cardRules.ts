@@ -40,6 +40,7 @@ function doubles(ids: { id: string; where: string }[], what: string): Found[] {
 function stepPlaces(card: Card): { id: string; where: string }[] {
   return [
     ...card.enter.map((step, i) => ({ id: step.id, where: `enter[${i}].id` })),
+    ...card.otherWay.map((step, i) => ({ id: step.id, where: `otherWay[${i}].id` })),
     ...card.exit.map((step, i) => ({ id: step.id, where: `exit[${i}].id` })),
     ...card.ladder.flatMap((rung, r) =>
       rung.steps.add.map((added, i) => ({

@@ -37,6 +37,7 @@ export function freshId(prefix: string, taken: Iterable<string>): string {
 export function stepIds(card: Card): string[] {
   return [
     ...card.enter.map((step) => step.id),
+    ...card.otherWay.map((step) => step.id),
     ...card.exit.map((step) => step.id),
     ...card.ladder.flatMap((rung) => rung.steps.add.map((added) => added.step.id)),
   ]

@@ -159,6 +159,7 @@ export function sectionOf(where: string): SectionId {
     effects: 'when',
     setUp: 'setup',
     enter: 'enter',
+    otherWay: 'enter',
     alignment: 'alignment',
     stay: 'stay',
     mistakes: 'mistakes',

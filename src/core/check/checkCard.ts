@@ -7,10 +7,11 @@ import {
   runRules,
   type School,
 } from '../card'
+import { breathRules } from '../breath'
 import { sideRules } from '../sides'
 
 /** Every rule there is: the one register. */
-export const RULES: readonly Rule[] = [...cardRules, ...sideRules]
+export const RULES: readonly Rule[] = [...cardRules, ...sideRules, ...breathRules]
 
 /**
  * Everything that the rules find on a card, worst first.

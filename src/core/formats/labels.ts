@@ -5,6 +5,7 @@ export const HEADINGS = {
   setUp: 'Set-up',
   enter: 'Coming in',
   alignment: 'Alignment',
+  otherWay: 'The other way',
   exit: 'Coming out',
   betweenSides: 'Between the sides',
   mistakes: 'What goes wrong',

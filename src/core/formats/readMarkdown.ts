@@ -169,7 +169,7 @@ function once(into: Found, key: string, entry: Labelled, value: unknown, reading
 
 type SectionReader = (entries: Entry[], card: Found, reading: Reading) => void
 
-function readSteps(key: 'enter' | 'exit', prefix: string): SectionReader {
+function readSteps(key: 'enter' | 'otherWay' | 'exit', prefix: string): SectionReader {
   return (entries, card, reading) => {
     card[key] = entries.map((entry, i) => {
       nothingUnder(entry, reading)
@@ -350,6 +350,7 @@ const LISTS: Partial<Record<HeadingKey, SectionReader>> = {
   setUp: readSetUp,
   enter: readSteps('enter', 's'),
   alignment: readAlignment,
+  otherWay: readSteps('otherWay', 'w'),
   exit: readSteps('exit', 'x'),
   betweenSides: readBetween,
   mistakes: readMistakes,
@@ -374,6 +375,7 @@ function placeFigures(codes: Code[], card: Found, reading: Reading): void {
   const rungs = (card.ladder ?? []) as { id: string; steps: { add: { step: Found }[] } }[]
   const steps = [
     ...((card.enter ?? []) as Found[]),
+    ...((card.otherWay ?? []) as Found[]),
     ...((card.exit ?? []) as Found[]),
     ...rungs.flatMap((rung) => rung.steps.add.map((each) => each.step)),
   ]

@@ -152,7 +152,10 @@ function rungItems(rung: Card['ladder'][number]): ListItem {
 
 function figures(card: Card): BlockContent[] {
   const drawn = [
-    ...[...card.enter, ...card.exit].map(({ id, figure }) => ({ of: `step ${id}`, figure })),
+    ...[...card.enter, ...card.otherWay, ...card.exit].map(({ id, figure }) => ({
+      of: `step ${id}`,
+      figure,
+    })),
     ...card.ladder.flatMap((rung) => [
       { of: `rung ${rung.id}`, figure: rung.figure },
       ...rung.steps.add.map(({ step }) => ({ of: `step ${step.id}`, figure: step.figure })),
@@ -194,6 +197,7 @@ function blocks(card: Card): Record<HeadingKey, BlockContent[]> {
         return item(line(label, cue.text), structured('Measure', cue.measure))
       })
     ),
+    otherWay: steps(card.otherWay, 'w'),
     exit: steps(card.exit, 'x'),
     betweenSides: bullets([
       ...labelled('Breaths', card.betweenSides.breaths?.toString()),

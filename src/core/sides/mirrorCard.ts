@@ -31,6 +31,7 @@ export function rewriteSided(card: Card, rewrite: Rewrite): Card {
     setUp: { ...card.setUp, place: rewrite(card.setUp.place), note: rewrite(card.setUp.note) },
     enter: rewriteSteps(card.enter, rewrite),
     alignment: card.alignment.map((cue) => ({ ...cue, text: rewrite(cue.text) })),
+    otherWay: rewriteSteps(card.otherWay, rewrite),
     exit: rewriteSteps(card.exit, rewrite),
     betweenSides: { ...card.betweenSides, text: rewrite(card.betweenSides.text) },
     mistakes: card.mistakes.map((each) => ({

@@ -8,6 +8,7 @@ export function sidedLines(card: Card): { where: string; text: string }[] {
     { where: 'setUp.note', text: card.setUp.note },
     ...card.enter.map(({ text }, i) => ({ where: `enter[${i}].text`, text })),
     ...card.alignment.map(({ text }, i) => ({ where: `alignment[${i}].text`, text })),
+    ...card.otherWay.map(({ text }, i) => ({ where: `otherWay[${i}].text`, text })),
     ...card.exit.map(({ text }, i) => ({ where: `exit[${i}].text`, text })),
     { where: 'betweenSides.text', text: card.betweenSides.text },
     ...card.mistakes.flatMap(({ seen, why, say }, i) => [

@@ -1,0 +1,189 @@
+import type { Breath, Card, Pace, School, Step } from '../card'
+import { atRung } from '../ladder'
+import { breathSeconds, secondsOfBreaths, staySeconds, staySecondsOnce, tidySeconds } from './dose'
+import { paceOf, phaseSeconds } from './phase'
+
+/** A stretch of one pass through the pose. */
+export interface Segment {
+  part: 'enter' | 'stay' | 'other-way' | 'exit'
+  /** Path of the step on the card; `stay` for the stay. */
+  where: string
+  /** The phase; a stay that is counted in seconds has none of its own. */
+  breath: Breath | 'breaths'
+  /** When it begins, counted from the first step, in seconds. */
+  at: number
+  /** How long it lasts, all its repeats included. */
+  seconds: number
+  /** How often it is done. */
+  times: number
+  /** Part of what a moving card repeats. */
+  cycle: boolean
+}
+
+/** How long a card takes, in seconds. */
+export interface CardTime {
+  /** One pass led from the left; null for an even card. */
+  left: number | null
+  /** One pass led from the right; the only pass of an even card. */
+  right: number
+  /** Between the two sides; 0 for an even card. */
+  between: number
+  total: number
+  /** The total in breaths at the card's pace. */
+  breaths: number
+}
+
+/** How often a step of the card is done: as often as it says, and with the cycle it is in. */
+export function timesOf(card: Pick<Card, 'manner' | 'stay'>, step: Step): number {
+  const rounds = card.manner === 'moving' && step.cycle ? card.stay.repeats : 1
+  return (step.repeat ?? 1) * rounds
+}
+
+/**
+ * One pass through the pose, from the first step to the last: what is done when. The set-up
+ * is not counted. Steps of a cycle are told once, with the time of all their rounds.
+ */
+export function timelineOf(card: Card, school: Pick<School, 'pace'>): Segment[] {
+  const pace = paceOf(card, school)
+  const segments: Segment[] = []
+  let at = 0
+  const add = (segment: Omit<Segment, 'at'>) => {
+    segments.push({ ...segment, at })
+    at = tidySeconds(at + segment.seconds)
+  }
+  const steps = (part: Segment['part'], list: 'enter' | 'otherWay' | 'exit') => {
+    card[list].forEach((step, i) => {
+      const times = timesOf(card, step)
+      add({
+        part,
+        where: `${list}[${i}]`,
+        breath: step.breath,
+        seconds: tidySeconds(phaseSeconds(step, pace) * times),
+        times,
+        cycle: card.manner === 'moving' && step.cycle === true,
+      })
+    })
+  }
+  const stay = () => {
+    const seconds = staySeconds(card.stay, pace)
+    if (seconds === 0) return
+    add({
+      part: 'stay',
+      where: 'stay',
+      breath: card.stay.breaths === undefined ? 'free' : 'breaths',
+      seconds,
+      times: card.stay.repeats,
+      cycle: false,
+    })
+  }
+  steps('enter', 'enter')
+  stay()
+  if (card.otherWay.length > 0) {
+    steps('other-way', 'otherWay')
+    stay()
+  }
+  steps('exit', 'exit')
+  return segments
+}
+
+/** How long one pass lasts, in seconds. */
+export function passSeconds(card: Card, school: Pick<School, 'pace'>): number {
+  const last = timelineOf(card, school).at(-1)
+  return last ? tidySeconds(last.at + last.seconds) : 0
+}
+
+/** Breaths between the sides when the card gives none. */
+export const BREATHS_BETWEEN = 1
+
+/** Seconds between the two sides; 0 for an even card. */
+export function betweenSeconds(card: Card, school: Pick<School, 'pace'>): number {
+  if (card.sides === 'even') return 0
+  return secondsOfBreaths(card.betweenSides.breaths ?? BREATHS_BETWEEN, paceOf(card, school))
+}
+
+/**
+ * How long a card takes.
+ * @param rung the form; the one that the steps describe when it is left out
+ * @throws RangeError when the card has no such rung
+ */
+export function timeOf(card: Card, school: Pick<School, 'pace'>, rung?: string): CardTime {
+  const done = rung === undefined ? card : atRung(card, rung)
+  const right = passSeconds(done, school)
+  const sided = done.sides === 'sided'
+  const between = betweenSeconds(done, school)
+  const total = tidySeconds(sided ? right * 2 + between : right)
+  return {
+    left: sided ? right : null,
+    right,
+    between,
+    total,
+    breaths: tidySeconds(total / breathSeconds(paceOf(done, school))),
+  }
+}
+
+/** A stretch of the spine as it is drawn: one phase, or a loose wave. */
+export interface SpineStretch {
+  where: string
+  part: Segment['part']
+  breath: Breath
+  at: number
+  seconds: number
+}
+
+/** More breaths in one stay than this are drawn as one wave. */
+const MOST_DRAWN = 24
+
+function breathsDrawn(
+  stay: Card['stay'],
+  pace: Pace,
+  from: number
+): Omit<SpineStretch, 'where' | 'part'>[] {
+  const phases: [Breath, number | undefined][] = [
+    ['in', pace.in],
+    ['hold-in', pace.holdIn],
+    ['out', pace.out],
+    ['hold-out', pace.holdOut],
+  ]
+  const drawn: Omit<SpineStretch, 'where' | 'part'>[] = []
+  let at = from
+  const add = (breath: Breath, seconds: number) => {
+    drawn.push({ breath, at, seconds })
+    at = tidySeconds(at + seconds)
+  }
+  const rest = stay.restBetween ? secondsOfBreaths(stay.restBetween.breaths, pace) : 0
+  for (let repeat = 0; repeat < stay.repeats; repeat += 1) {
+    if (repeat > 0 && rest > 0) add('free', rest)
+    const whole = Math.floor(stay.breaths!)
+    for (let i = 0; i < whole; i += 1)
+      for (const [breath, seconds] of phases) if (seconds) add(breath, seconds)
+    const part = tidySeconds(staySecondsOnce(stay, pace) - whole * breathSeconds(pace))
+    if (part > 0) add('free', part)
+  }
+  return drawn
+}
+
+/**
+ * One pass as it is drawn to scale: each phase apart, a stay breath by breath as long as it has
+ * no more than 24 of them.
+ */
+export function spineOf(card: Card, school: Pick<School, 'pace'>): SpineStretch[] {
+  const pace = paceOf(card, school)
+  return timelineOf(card, school).flatMap((segment): SpineStretch[] => {
+    const { where, part, at, seconds, times } = segment
+    if (segment.breath === 'breaths') {
+      if (card.stay.breaths! * card.stay.repeats > MOST_DRAWN)
+        return [{ where, part, breath: 'free', at, seconds }]
+      return breathsDrawn(card.stay, pace, at).map((each) => ({ where, part, ...each }))
+    }
+    const { breath } = segment
+    if (part === 'stay' || times > MOST_DRAWN) return [{ where, part, breath, at, seconds }]
+    const once = seconds / times
+    return Array.from({ length: times }, (_, i) => ({
+      where,
+      part,
+      breath,
+      at: tidySeconds(at + i * once),
+      seconds: tidySeconds(once),
+    }))
+  })
+}

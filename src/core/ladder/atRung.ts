@@ -1,0 +1,49 @@
+import type { Card, Rung, Step } from '../card'
+
+function changed(steps: readonly Step[], { steps: change }: Rung): Step[] {
+  return steps
+    .filter((step) => !change.omit.includes(step.id))
+    .map((step) => {
+      const instead = change.replace.find((each) => each.step === step.id)
+      if (!instead) return step
+      const { text, breath = step.breath, seconds = step.seconds } = instead
+      const { seconds: _, ...rest } = step
+      return { ...rest, text, breath, ...(seconds === undefined ? {} : { seconds }) }
+    })
+}
+
+/**
+ * The card as it is done on one rung: the rung's differences carried out on the reference.
+ * A step that is added after nothing comes first; one that is added after a step comes right
+ * after it, also when that step is left out.
+ * @throws RangeError when the card has no such rung
+ */
+export function atRung(card: Card, rungId: string): Card {
+  const rung = card.ladder.find((each) => each.id === rungId)
+  if (!rung)
+    throw new RangeError(
+      `There is no rung “${rungId}” on this card; it has ${card.ladder.map((each) => each.id).join(', ') || 'none'}.`
+    )
+  const list = (steps: readonly Step[], first: boolean): Step[] => {
+    const after = (id: string | undefined) =>
+      rung.steps.add.filter((added) => added.after === id).map((added) => added.step)
+    const kept = changed(steps, rung)
+    return [
+      ...(first ? after(undefined) : []),
+      ...steps.flatMap((step) => [
+        ...kept.filter((each) => each.id === step.id),
+        ...after(step.id),
+      ]),
+    ]
+  }
+  const { pace, ...stay } = rung.stay ?? card.stay
+  const ownPace = pace ?? card.stay.pace
+  return {
+    ...card,
+    enter: list(card.enter, true),
+    otherWay: list(card.otherWay, false),
+    exit: list(card.exit, false),
+    stay: { ...stay, ...(ownPace ? { pace: ownPace } : {}) },
+    setUp: { ...card.setUp, props: rung.props.length ? rung.props : card.setUp.props },
+  }
+}
