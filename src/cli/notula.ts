@@ -11,6 +11,7 @@ import {
   writeJson,
   writeMarkdown,
 } from '@/core/formats'
+import { timeOf } from '@/core/breath'
 import { mirrorText, type Turning } from '@/core/sides'
 
 /** The `notula` command: the same core, without a screen and without a database. */
@@ -122,6 +123,16 @@ function convert(file: string, options: { to: string; out?: string }): number {
   return GOOD
 }
 
+function time(file: string, options: { rung?: string }): number {
+  try {
+    out(`${JSON.stringify(timeOf(cardFrom(file), DEFAULT_SCHOOL, options.rung))}\n`)
+  } catch (error) {
+    if (error instanceof RangeError) throw new BadCall(`${file}:1: ${error.message}`)
+    throw error
+  }
+  return GOOD
+}
+
 async function print(files: string[], options: { stock: string; out: string }): Promise<number> {
   const stock = oneOf('the paper', options.stock, ['A4', 'A5', 'A6'])
   const cards = cardsFrom(files).map(({ card }) => card)
@@ -166,6 +177,17 @@ async function run(argv: string[]): Promise<number> {
     .option('--out <file>', 'where to; else the standard output')
     .action((file, options) => {
       code = convert(file, options)
+    })
+  program
+    .command('time')
+    .description(
+      'tell how long a card takes, in seconds: each side, between them, in all; and in breaths'
+    )
+    .argument('<file>')
+    .option('--rung <id>', 'the form; else the one that the steps describe')
+    .option('--json', 'as JSON, which it always is')
+    .action((file, options) => {
+      code = time(file, options)
     })
   program
     .command('print')

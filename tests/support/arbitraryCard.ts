@@ -117,9 +117,7 @@ function distinct(card: Card): Card {
   return {
     ...card,
     enter: card.enter.map((each, i) => (i % 2 ? fresh(each) : { ...each, id: `s${i + 1}` })),
-    otherWay: card.otherWay.map((each, i) =>
-      i % 2 ? fresh(each) : { ...each, id: `w${i + 1}` }
-    ),
+    otherWay: card.otherWay.map((each, i) => (i % 2 ? fresh(each) : { ...each, id: `w${i + 1}` })),
     exit: card.exit.map((each, i) => (i % 2 ? fresh(each) : { ...each, id: `x${i + 1}` })),
     ladder: card.ladder.map((each) => ({
       ...fresh(each),

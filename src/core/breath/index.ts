@@ -1,5 +1,6 @@
 export * from './breathRules'
 export * from './dose'
+export * from './drawnSpine'
 export * from './movement'
 export * from './phase'
 export * from './shape'

@@ -19,10 +19,10 @@ const VOWELS = /ai|au|[aāiīuūeoṛṝḷḹ]/gu
 const SIGNS: [RegExp, string][] = [
   [/°/g, ' degrees '],
   [/%/g, ' percent '],
-  [/\bcm\b/g, ' centimetres '],
+  [/(?<=\d\s*)cm\b/g, ' centimetres '],
   [/(\d)\s*[-–—]\s*(?=\d)/g, '$1 to '],
-  [/\b[Ll]\b/g, ' left '],
-  [/\b[Rr]\b/g, ' right '],
+  [/(?<![\p{L}\p{M}])[Ll](?![\p{L}\p{M}])/gu, ' left '],
+  [/(?<![\p{L}\p{M}])[Rr](?![\p{L}\p{M}])/gu, ' right '],
   [/&/g, ' and '],
 ]
 

@@ -23,6 +23,18 @@ export function stayWords(stay: Stay): string {
   return parts.join(', ')
 }
 
+/**
+ * A length of time in words, to the half second below a minute.
+ * @example durationWords(128) // '2 min 8 s'
+ */
+export function durationWords(seconds: number): string {
+  if (seconds < 60) return `${Math.round(seconds * 10) / 10} s`
+  const whole = Math.round(seconds)
+  const minutes = Math.floor(whole / 60)
+  const rest = whole % 60
+  return rest ? `${minutes} min ${rest} s` : `${minutes} min`
+}
+
 /** A pace in words: `4 s in, 4 s out`. */
 export function paceWords(pace: Pace): string {
   return [

@@ -85,6 +85,7 @@ function partsOf(sheet: Sheet): { title: string; rows: Row[] }[] {
     { title: 'Coming in', rows: rows(sheet, sheet.enter) },
     { title: 'The stay', rows: lines(sheet.stay, `breath ${sheet.pace}`) },
     { title: 'Alignment', rows: rows(sheet, sheet.alignment) },
+    { title: 'The other way', rows: rows(sheet, sheet.otherWay) },
     { title: 'Coming out', rows: rows(sheet, sheet.exit) },
     {
       title: 'Between the sides',

@@ -1,8 +1,21 @@
-import { paceOf, paceWords, stayWords, stepSeconds, whenWords } from '../breath'
+import {
+  durationWords,
+  paceOf,
+  paceWords,
+  passSeconds,
+  phaseSeconds,
+  spineOf,
+  type SpineStretch,
+  stayWords,
+  timeOf,
+  timesOf,
+  whenWords,
+} from '../breath'
 import {
   BASE_TITLES,
   type Breath,
   type Card,
+  conventionsOn,
   firstSideOf,
   ON_WORDS,
   type School,
@@ -34,7 +47,16 @@ export interface Sheet {
   setUp: { place: SpreadLine | null; props: string[]; note: SpreadLine | null }
   enter: SpreadRow[]
   alignment: SpreadRow[]
+  /** The second direction of a twist that has two for each leg position. */
+  otherWay: SpreadRow[]
   exit: SpreadRow[]
+  /** How long it takes, in words. */
+  time: string
+  /** One pass to scale, and how long it lasts, in seconds. */
+  spine: SpineStretch[]
+  passSeconds: number
+  /** What the school has settled, where it concerns this pose. */
+  conventions: { title: string; answer: string }[]
   stay: string
   pace: string
   between: { breaths: string; text: Stretch[] } | null
@@ -85,6 +107,14 @@ function halves(card: Card, school: School): { left: Card; right: Card } {
   }
 }
 
+/** How long a card takes, in words; empty when it has nothing to time. */
+export function timeWords(card: Card, school: School): string {
+  const { left, right, between, total } = timeOf(card, school)
+  if (right === 0) return ''
+  if (left === null) return `${durationWords(total)} in all`
+  return `${durationWords(total)} in all: ${durationWords(right)} a side, ${durationWords(between)} between`
+}
+
 function rungSheet(rung: Card['ladder'][number], steps: Map<string, string>): SheetRung {
   const words = (id: string) => steps.get(id) ?? id
   return {
@@ -132,8 +162,8 @@ export function sheetOf(
       left: sided ? cut(pick(left)[i]!.text) : null,
       right: cut(step.text),
       breath: step.breath,
-      seconds: stepSeconds(step, pace),
-      repeat: step.repeat ?? 1,
+      seconds: phaseSeconds(step, pace) * timesOf(card, step),
+      repeat: timesOf(card, step),
     }))
   const cueOn = (half: Card, id: string) => half.alignment.find((cue) => cue.id === id)
   const alignment = card.alignment.map((cue): SpreadRow => {
@@ -153,7 +183,10 @@ export function sheetOf(
   const spoken = writeFor(card, firstSide, options)
   const on = (each: { on: keyof typeof ON_WORDS }) => (each.on === 'both' ? '' : ON_WORDS[each.on])
   const stepWords = new Map(
-    [...spoken.enter, ...spoken.exit].map((step) => [step.id, plainText(step.text, options)])
+    [...spoken.enter, ...spoken.otherWay, ...spoken.exit].map((step) => [
+      step.id,
+      plainText(step.text, options),
+    ])
   )
   const betweenText = card.betweenSides.text
   return {
@@ -185,7 +218,12 @@ export function sheetOf(
     },
     enter: steps((half) => half.enter),
     alignment,
+    otherWay: steps((half) => half.otherWay),
     exit: steps((half) => half.exit),
+    time: timeWords(card, school),
+    spine: spineOf(card, school),
+    passSeconds: passSeconds(card, school),
+    conventions: conventionsOn(card, school.conventions),
     stay: stayWords(card.stay),
     pace: paceWords(pace),
     between:

@@ -1,4 +1,5 @@
 import type { Lexicon, SideOptions, SideWord, Turning } from './lexicon'
+import { englishHabits } from './englishHabits'
 import { letterNamesSide, namesSide, plainlyNamesSide, shortNamesSide } from './englishReading'
 
 /** Everything in a line that could be a side word, or a span that braces fix. */
@@ -142,5 +143,5 @@ function find(text: string, options: SideOptions = {}): SideWord[] {
   return words
 }
 
-/** The side words of English. */
-export const english: Lexicon = { language: 'en', find }
+/** English: its side words, and its habits of speaking about sides. */
+export const english: Lexicon = { language: 'en', find, ...englishHabits(find) }

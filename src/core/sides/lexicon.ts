@@ -1,4 +1,4 @@
-import type { Side } from '../card'
+import type { On, Region, Side } from '../card'
 
 /** What kind of word tells the side. */
 export type SideWordKind = 'side' | 'letter' | 'turn'
@@ -30,10 +30,72 @@ export interface SideOptions {
   turning?: Turning
 }
 
-/** The side words of one language. */
+/** Where a line stands on the card, as far as it tells how a side word is meant. */
+export interface LineContext {
+  place: 'enter' | 'exit' | 'between' | 'caution' | 'other'
+  /** Of a caution. */
+  condition?: string
+}
+
+/** A side word that is probably fixed, and why. */
+export interface Suspect {
+  word: SideWord
+  why: string
+}
+
+/** Something that changes with the side without a side word. */
+export interface SilentSwap {
+  /** The words that tell it. */
+  words: string
+  /** What to say for the second side. */
+  say: string
+  region: Region
+}
+
+/** Words that name a limb by its place or by another limb, not by its side. */
+export type RelativeKind = 'front-back' | 'top-bottom' | 'other'
+export interface Relative {
+  kind: RelativeKind
+  words: string
+  at: number
+}
+
+/** What a line says about the side that leads. */
+export interface LeadHint {
+  /** The side that would lead if the line is right. */
+  leads: Side
+  /** The side word that tells it. */
+  word: SideWord
+}
+
+/** Words that bind a line to one pass only. */
+export interface OnlyHint {
+  words: string
+  on: Exclude<On, 'both'>
+}
+
+/** The side words of one language, and its habits of speaking about sides. */
 export interface Lexicon {
   /** BCP 47 language code. */
   language: string
   /** Finds every side word of a line, in order, without overlaps. */
   find: (text: string, options?: SideOptions) => SideWord[]
+  /** Side words that swap, though they are probably meant as fixed. */
+  suspects: (text: string, context: LineContext) => Suspect[]
+  /** What changes silently on the second side; null when nothing does. */
+  silentSwap: (text: string) => SilentSwap | null
+  /** Whether a line tells how something changes for the second side. */
+  tellsSwap: (text: string) => boolean
+  /** Relative words of a line that need something before them. */
+  relatives: (text: string) => Relative[]
+  /** Which relative words make sense after a line. */
+  sets: (text: string) => ReadonlySet<RelativeKind>
+  /** What a line says about the lead of a pose whose side is named by `namedBy`. */
+  leadHints: (text: string, namedBy: string) => LeadHint[]
+  /** Words that keep a line to one side; null when it is said for both. */
+  onlyOneSide: (text: string) => OnlyHint | null
+  /** Counts that differ between the sides, in words; null when there are none. */
+  unequalCounts: (text: string) => string | null
+  /** Side words that change with the direction of a turn while the legs stay. */
+  turnWords: (text: string) => SideWord[]
 }

@@ -18,7 +18,7 @@ test('a card is written for the other side and back without a change', () => {
 
 test('every wording is written for the side that leads', () => {
   const left = cardLedFrom(twist, 'left', 'right')
-  expect(left.enter[3]!.text).toBe('Turn left, hug the knee with the right arm.')
+  expect(left.enter[3]!.text).toBe('Turn left, right arm round the knee.')
   expect(left.alignment[3]!.text).toBe('Turn the right ribs to the left thigh.')
   expect(left.ladder[3]!.steps.replace[0]!.text).toBe(
     'Turn left, right elbow outside the left knee.'

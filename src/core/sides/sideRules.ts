@@ -1,53 +1,274 @@
-import type { Card, Found, Rule } from '../card'
+import {
+  type Card,
+  type Found,
+  freshId,
+  ON_WORDS,
+  remember,
+  type Patch,
+  type Rule,
+  type Side,
+} from '../card'
+import type { Lexicon, RelativeKind, SideWord } from './lexicon'
+import { lexiconOf } from './lexicons'
+import { otherSide } from './mirrorCard'
 import { sideWords } from './mirrorText'
+import { sidedLines } from './sidedLines'
 
-/** Every wording of a card that is mirrored, with its path. */
-export function sidedLines(card: Card): { where: string; text: string }[] {
-  return [
-    { where: 'setUp.place', text: card.setUp.place },
-    { where: 'setUp.note', text: card.setUp.note },
-    ...card.enter.map(({ text }, i) => ({ where: `enter[${i}].text`, text })),
-    ...card.alignment.map(({ text }, i) => ({ where: `alignment[${i}].text`, text })),
-    ...card.otherWay.map(({ text }, i) => ({ where: `otherWay[${i}].text`, text })),
-    ...card.exit.map(({ text }, i) => ({ where: `exit[${i}].text`, text })),
-    { where: 'betweenSides.text', text: card.betweenSides.text },
-    ...card.mistakes.flatMap(({ seen, why, say }, i) => [
-      { where: `mistakes[${i}].seen`, text: seen },
-      { where: `mistakes[${i}].why`, text: why },
-      { where: `mistakes[${i}].say`, text: say },
-    ]),
-    ...card.cautions.map(({ say }, i) => ({ where: `cautions[${i}].say`, text: say })),
-    ...card.ladder.flatMap((rung, r) => [
-      { where: `ladder[${r}].name`, text: rung.name },
-      ...rung.steps.replace.map(({ text }, i) => ({
-        where: `ladder[${r}].steps.replace[${i}].text`,
-        text,
-      })),
-      ...rung.steps.add.map(({ step }, i) => ({
-        where: `ladder[${r}].steps.add[${i}].step.text`,
-        text: step.text,
-      })),
-    ]),
-    ...card.assists.map(({ text }, i) => ({ where: `assists[${i}].text`, text })),
-  ]
-}
+const unsure = remember((text: string) => sideWords(text).filter((word) => word.role === 'unsure'))
+
+const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
+const withWord = (text: string, word: SideWord, instead: string) =>
+  text.slice(0, word.start) + instead + text.slice(word.end)
 
 function unsureWords(card: Card): Found[] {
-  if (card.sides === 'even') return []
   return sidedLines(card).flatMap(({ where, text }) =>
-    sideWords(text)
-      .filter((word) => word.role === 'unsure')
-      .map((word) => {
-        const written = text.slice(word.start, word.end)
+    unsure(text).map((word) => {
+      const written = wordIn(text, word)
+      return {
+        where,
+        message: `“${written}” is left as it is on the other side, because “${word.other}” would be read as something else here. Name the limb: “the ${written} hand”.`,
+      }
+    })
+  )
+}
+
+function suspects(card: Card, lexicon: Lexicon): Found[] {
+  return sidedLines(card).flatMap(({ where, text, place, condition }) =>
+    lexicon
+      .suspects(text, { place, ...(condition === undefined ? {} : { condition }) })
+      .map(({ word, why }) => {
+        const written = wordIn(text, word)
         return {
           where,
-          message: `“${written}” is left as it is on the other side, because “${word.other}” would be read as something else here. Name the limb: “the ${written} hand”.`,
+          message: `“${written}” becomes “${word.other}” on the other side, but ${why}. Fix it?`,
+          fix: {
+            label: `Fix “${written}”`,
+            patches: [{ path: where, value: withWord(text, word, `{${written}}`) }],
+          },
         }
       })
   )
 }
 
-/** The rules about side words. */
+/** Where a limb crosses the other way without a side word, and nothing on the card tells so. */
+function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
+  const lines = sidedLines(card)
+  if (lines.some(({ text }) => lexicon.tellsSwap(text))) return []
+  const asked = new Set<string>()
+  return lines.flatMap(({ where, text }) => {
+    if (!/^(?:setUp|enter|alignment)/.test(where)) return []
+    const swap = lexicon.silentSwap(text)
+    if (!swap || asked.has(swap.say)) return []
+    asked.add(swap.say)
+    const cue = {
+      id: freshId(
+        'a',
+        card.alignment.map((each) => each.id)
+      ),
+      region: swap.region,
+      text: swap.say,
+      on: 'second-only',
+    }
+    return [
+      {
+        where,
+        message: `“${swap.words}” has no side word, so the second side would do it the same way. For the second side: “${swap.say}”`,
+        fix: {
+          label: 'Add that for the second side',
+          patches: [{ path: `alignment[${card.alignment.length}]`, value: cue }],
+        },
+      },
+    ]
+  })
+}
+
+const ON_LISTS = /^(alignment|mistakes|assists)\[(\d+)\]/
+
+function partAt(card: Card, where: string) {
+  const match = ON_LISTS.exec(where)
+  if (!match) return null
+  const list = match[1] as 'alignment' | 'mistakes' | 'assists'
+  return { path: match[0], on: card[list][Number(match[2])]!.on }
+}
+
+function oneSidedCues(card: Card, lexicon: Lexicon): Found[] {
+  return sidedLines(card).flatMap(({ where, text }) => {
+    const only = lexicon.onlyOneSide(text)
+    const part = partAt(card, where)
+    if (!only || !part || part.on !== 'both') return []
+    return [
+      {
+        where,
+        message: `“${only.words}”: this is for one side, and is marked for both.`,
+        fix: {
+          label: `Mark it: ${ON_WORDS[only.on]}`,
+          patches: [{ path: `${part.path}.on`, value: only.on }],
+        },
+      },
+    ]
+  })
+}
+
+function oneSidedForms(card: Card, lexicon: Lexicon): Found[] {
+  return sidedLines(card).flatMap(({ where, text }) => {
+    const counts = lexicon.unequalCounts(text)
+    if (counts)
+      return [
+        {
+          where,
+          message: `“${counts}”: the second side repeats the same form, with the same count.`,
+        },
+      ]
+    const only = lexicon.onlyOneSide(text)
+    if (!only || partAt(card, where)) return []
+    return [
+      {
+        where,
+        message: `“${only.words}”: the second side would be another form. Both sides do the same steps, rungs and options.`,
+      },
+    ]
+  })
+}
+
+const NOTHING_YET: Record<RelativeKind, string> = {
+  'front-back': 'no step has put a foot in front or behind yet',
+  'top-bottom': 'nothing has put one above the other yet',
+  other: 'no limb was named before it',
+}
+
+/** The order in which the lines of a card are heard. */
+function relativeWords(card: Card, lexicon: Lexicon, kinds: readonly RelativeKind[]): Found[] {
+  const set = new Set<RelativeKind>()
+  if (card.base === 'side-lying') set.add('top-bottom')
+  const named = card.sideNamedBy
+  const found: Found[] = []
+  const tell = ({ where, text }: { where: string; text: string }, fresh: Set<RelativeKind>) => {
+    for (const { kind, words } of lexicon.relatives(text))
+      if (kinds.includes(kind) && !fresh.has(kind))
+        found.push({
+          where,
+          message: `“${words}”: ${NOTHING_YET[kind]}. Say left or right here.`,
+        })
+  }
+  const lines = sidedLines(card)
+  const first = lines.filter(({ where }) => /^(?:setUp\.place|enter)/.test(where))
+  for (const line of first) {
+    tell(line, set)
+    for (const kind of lexicon.sets(line.text)) set.add(kind)
+  }
+  // What stands after the way in may lean on all of it, and on what the side is named by.
+  const after = new Set(set)
+  if (/\b(?:front|forward|back)\b/i.test(named)) after.add('front-back')
+  if (card.sides === 'sided' && first.length > 0) after.add('other')
+  for (const line of lines) {
+    if (!/^(?:alignment|exit|otherWay)/.test(line.where)) continue
+    const own = new Set([...after, ...lexicon.sets(line.text)])
+    tell(line, own)
+    if (line.where.startsWith('exit')) for (const kind of lexicon.sets(line.text)) after.add(kind)
+  }
+  return found
+}
+
+interface Hint {
+  where: string
+  text: string
+  word: SideWord
+  leads: Side
+}
+
+const LED = /^(?:enter|alignment|mistakes\[\d+\]\.say|ladder\[\d+\]\.steps)/
+
+function leadHints(card: Card, lexicon: Lexicon): Hint[] {
+  if (!card.sideNamedBy) return []
+  return sidedLines(card).flatMap(({ where, text }) =>
+    LED.test(where)
+      ? lexicon.leadHints(text, card.sideNamedBy).map((hint) => ({ where, text, ...hint }))
+      : []
+  )
+}
+
+/** Which side the wording of a card leads, by most of what it says; null when it does not tell. */
+function ledByText(card: Card, hints: readonly Hint[]): Side | null {
+  if (hints.length === 0) return null
+  const against = hints.filter((hint) => hint.leads !== card.writtenFor).length
+  const first = hints[0]!.leads
+  if (against * 2 === hints.length) return first
+  return against * 2 > hints.length ? otherSide(card.writtenFor) : card.writtenFor
+}
+
+function leadDisagrees(card: Card, lexicon: Lexicon): Found[] {
+  const hints = leadHints(card, lexicon)
+  const led = ledByText(card, hints)
+  if (!led || led === card.writtenFor) return []
+  const hint = hints.find((each) => each.leads === led)!
+  return [
+    {
+      where: hint.where,
+      message: `The side is named by the ${card.sideNamedBy}, and the text is kept for ${card.writtenFor}, but “${wordIn(hint.text, hint.word)}” here makes it the ${led} side.`,
+      fix: {
+        label: `Keep the text for ${led}`,
+        patches: [{ path: 'writtenFor', value: led } satisfies Patch],
+      },
+    },
+  ]
+}
+
+function slips(card: Card, lexicon: Lexicon): Found[] {
+  const hints = leadHints(card, lexicon)
+  const led = ledByText(card, hints)
+  if (!led) return []
+  return hints
+    .filter((hint) => hint.leads !== led)
+    .map(({ where, text, word }) => ({
+      where,
+      message: `“${wordIn(text, word)}” does not go with the rest, where the ${led} side leads: a slip of the tongue?`,
+      fix: {
+        label: `Say “${word.other}”`,
+        patches: [{ path: where, value: withWord(text, word, word.other) }],
+      },
+    }))
+}
+
+const cached = new WeakMap<Lexicon, Lexicon>()
+
+/** The lexicon, with what it said about a line kept from one key press to the next. */
+function quick(lexicon: Lexicon): Lexicon {
+  const known = cached.get(lexicon)
+  if (known) return known
+  const byContext = <T>(work: (text: string, second: string) => T) => {
+    const inner = remember((both: string) => {
+      const at = both.indexOf('\n')
+      return work(both.slice(at + 1), both.slice(0, at))
+    })
+    return (text: string, second: string) => inner(`${second}\n${text}`)
+  }
+  const hints = byContext(lexicon.leadHints)
+  const suspect = byContext((text, context) => lexicon.suspects(text, JSON.parse(context)))
+  const swap = remember((text: string) => ({ found: lexicon.silentSwap(text) }))
+  const only = remember((text: string) => ({ found: lexicon.onlyOneSide(text) }))
+  const counts = remember((text: string) => ({ found: lexicon.unequalCounts(text) }))
+  const made: Lexicon = {
+    ...lexicon,
+    suspects: (text, context) => suspect(text, JSON.stringify(context)),
+    silentSwap: (text) => swap(text).found,
+    tellsSwap: remember(lexicon.tellsSwap),
+    relatives: remember(lexicon.relatives),
+    sets: remember(lexicon.sets),
+    leadHints: hints,
+    onlyOneSide: (text) => only(text).found,
+    unequalCounts: (text) => counts(text).found,
+  }
+  cached.set(lexicon, made)
+  return made
+}
+
+/** A rule about cards with two sides, in the words of the card's language. */
+const sided =
+  (check: (card: Card, lexicon: Lexicon) => Found[]): Rule['check'] =>
+  (card) =>
+    card.sides === 'sided' ? check(card, quick(lexiconOf(card.language))) : []
+
+/** The rules about side words, and about both sides being one pose. */
 export const sideRules: readonly Rule[] = [
   {
     id: 'sides/unsure-word',
@@ -55,6 +276,73 @@ export const sideRules: readonly Rule[] = [
     why: 'A side word that stays the same on both sides sends the second side the wrong way.',
     source: 'common practice',
     severity: 'mend',
-    check: unsureWords,
+    check: sided(unsureWords),
+  },
+  {
+    id: 'sides/suspect-fixed',
+    looksAt:
+      'Side words that swap though they are likely meant as fixed: rolling to get up, lying in late pregnancy, a nostril, one person’s own side.',
+    why: 'Such a word sends the second side the wrong way; a fixed one stays.',
+    source: 'common practice',
+    severity: 'note',
+    check: sided(suspects),
+  },
+  {
+    id: 'sides/silent-swap',
+    looksAt:
+      'Crossed fingers, shins, arms and straps, which change on the second side without a side word.',
+    why: 'The second side repeats the first; what crosses must cross the other way.',
+    source: 'common practice',
+    severity: 'note',
+    check: sided(silentSwaps),
+  },
+  {
+    id: 'sides/one-sided-cue-is-marked',
+    looksAt: 'Cues, mistakes and touches that speak of one side only and are marked for both.',
+    why: 'The other half would say the opposite of what is meant.',
+    source: 'common practice',
+    severity: 'mend',
+    check: sided(oneSidedCues),
+  },
+  {
+    id: 'sides/same-form-on-both',
+    looksAt: 'Steps, counts, rungs and options that are for one side only.',
+    why: 'The second side repeats the same form as the first: same rung, same count, same options.',
+    source: 'common practice',
+    severity: 'mend',
+    check: sided(oneSidedForms),
+  },
+  {
+    id: 'sides/lead-agrees',
+    looksAt:
+      'Whether the text leads the side that it is kept for, by the limb the side is named by.',
+    why: 'A card whose text leads the left while it says right is wrong on both halves.',
+    source: 'common practice',
+    severity: 'stop',
+    check: sided(leadDisagrees),
+  },
+  {
+    id: 'sides/slip',
+    looksAt: 'A hand or foot of the side that the lead rules out.',
+    why: 'One wrong side word in a line that is otherwise right is a slip of the tongue.',
+    source: 'common practice',
+    severity: 'note',
+    check: sided(slips),
+  },
+  {
+    id: 'sides/other-than-what',
+    looksAt: 'Other, opposite and same-side with nothing to refer to.',
+    why: 'The other foot is only clear after one foot was named.',
+    source: 'common practice',
+    severity: 'mend',
+    check: sided((card, lexicon) => relativeWords(card, lexicon, ['other'])),
+  },
+  {
+    id: 'sides/front-back-is-set',
+    looksAt: 'Front and back, top and bottom, used before a step has made them so.',
+    why: 'Feet side by side have no front foot.',
+    source: 'common practice',
+    severity: 'mend',
+    check: sided((card, lexicon) => relativeWords(card, lexicon, ['front-back', 'top-bottom'])),
   },
 ]

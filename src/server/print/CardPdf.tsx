@@ -1,6 +1,7 @@
 import {
   Circle,
   Document,
+  G,
   Page,
   Path,
   Rect,
@@ -12,7 +13,7 @@ import {
   type ViewProps,
 } from '@react-pdf/renderer'
 import type { ReactNode } from 'react'
-import { breathShape } from '@/core/breath'
+import { breathShape, drawnSpine, durationWords, PART_WORDS } from '@/core/breath'
 import { BREATH_WORDS, VERDICT_WORDS, type Breath, type Verdict } from '@/core/card'
 import {
   ledOrder,
@@ -142,6 +143,37 @@ function BreathMark({ breath, seconds }: { breath: Breath; seconds: number }) {
         strokeWidth={filled ? 0 : 1}
       />
     </Svg>
+  )
+}
+
+/** Inner width of a page, in points. */
+const INNER: Record<Stock, number> = { A4: 543, A5: 367, A6: 245 }
+const RIBBON = 14
+
+/** One pass to scale, from left to right: every second has the same length. */
+function Spine({ sheet, size }: { sheet: Sheet; size: Stock }) {
+  const length = INNER[size]
+  const drawn = drawnSpine(sheet.spine, { length, breadth: RIBBON }, true)
+  if (drawn.stretches.length === 0) return null
+  const words = drawn.parts
+    .map(({ part, seconds }) => `${PART_WORDS[part]} ${durationWords(seconds)}`)
+    .join(' · ')
+  return (
+    <View wrap={false}>
+      <Svg width={length} height={RIBBON} viewBox={`0 0 ${length} ${RIBBON}`}>
+        {drawn.stretches.map(({ path, paint, from }, i) => (
+          <G key={i} transform={`translate(${from} 0)`}>
+            <Path
+              d={path}
+              fill={paint === 'fill' ? INK : 'none'}
+              stroke={paint === 'fill' ? '#ffffff' : INK}
+              strokeWidth={paint === 'fill' ? 0.3 : 0.8}
+            />
+          </G>
+        ))}
+      </Svg>
+      <Text style={s.small}>One side: {words}</Text>
+    </View>
   )
 }
 
@@ -345,11 +377,14 @@ function CardPages({ sheet, size }: { sheet: Sheet; size: Stock }) {
       )}
 
       <Rows title="Coming in" rows={sheet.enter} sheet={sheet} numbered />
-      {sheet.stay !== '' && (
-        <Section title="The stay">
-          <Flow parts={[plain(`${sheet.stay} · breath ${sheet.pace}`)]} />
+      {(sheet.stay !== '' || sheet.time !== '') && (
+        <Section title="The stay, and the time it all takes">
+          <Flow parts={[plain([sheet.stay, `breath ${sheet.pace}`].filter(Boolean).join(' · '))]} />
+          {sheet.time !== '' && <Flow parts={[plain(sheet.time)]} />}
+          <Spine sheet={sheet} size={size} />
         </Section>
       )}
+      <Rows title="The other way" rows={sheet.otherWay} sheet={sheet} numbered />
       <Rows title="Alignment" rows={sheet.alignment} sheet={sheet} />
       <Rows title="Coming out" rows={sheet.exit} sheet={sheet} numbered />
       {sheet.between && (
@@ -396,6 +431,13 @@ function CardPages({ sheet, size }: { sheet: Sheet; size: Stock }) {
       {sheet.counter.length > 0 && (
         <Section title="Follow with">
           <Flow parts={[plain(sheet.counter.join(', '))]} />
+        </Section>
+      )}
+      {sheet.conventions.length > 0 && (
+        <Section title="In our school">
+          {sheet.conventions.map(({ title, answer }) => (
+            <Item key={title} lines={[[strong(`${title}: `), plain(answer)]]} />
+          ))}
         </Section>
       )}
       {sheet.effects.length > 0 && (

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import { BREATH_WORDS, type Side, VERDICT_WORDS } from '@/core/card'
 import { type Sheet, type SheetRung, type SpreadLine, type SpreadRow, wordsOf } from '@/core/print'
 import { BreathMark } from '../shared/BreathMark'
+import { Spine } from '../shared/Spine'
 import { SideNotch } from '../shared/SideNotch'
 import { VerdictMark } from '../shared/VerdictMark'
 import { Words } from '../shared/Words'
@@ -36,11 +37,12 @@ export function CardSheet({ sheet }: { sheet: Sheet }) {
       </Part>
 
       <Rows title="Coming in" rows={sheet.enter} sheet={sheet} numbered />
-      <Part title="The stay" when={sheet.stay}>
-        <p>
-          {sheet.stay} · breath {sheet.pace}
-        </p>
+      <Part title="The stay, and the time it all takes" when={sheet.stay || sheet.time}>
+        <p>{[sheet.stay, `breath ${sheet.pace}`].filter(Boolean).join(' · ')}</p>
+        {sheet.time && <p>{sheet.time}</p>}
+        <Spine spine={sheet.spine} length={860} lies />
       </Part>
+      <Rows title="The other way" rows={sheet.otherWay} sheet={sheet} numbered />
       <Rows title="Alignment" rows={sheet.alignment} sheet={sheet} />
       <Rows title="Coming out" rows={sheet.exit} sheet={sheet} numbered />
 
@@ -102,6 +104,15 @@ export function CardSheet({ sheet }: { sheet: Sheet }) {
 
       <Part title="Follow with" when={sheet.counter.length}>
         <p>{sheet.counter.join(', ')}</p>
+      </Part>
+      <Part title="In our school" when={sheet.conventions.length}>
+        <ul className={classes.list}>
+          {sheet.conventions.map(({ title, answer }) => (
+            <li key={title}>
+              <b>{title}:</b> <bdi>{answer}</bdi>
+            </li>
+          ))}
+        </ul>
       </Part>
       <Part title="Said of this pose" when={sheet.effects.length}>
         <ul className={classes.list}>

@@ -1,0 +1,207 @@
+import { cueOf, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
+import { applyPatches, type Card, runRules } from '../card'
+import { atRung } from '../ladder'
+import { sideRules } from '.'
+
+const found = (card: Card) => runRules(sideRules, card)
+const rules = (card: Card) => found(card).map((finding) => finding.rule.replace('sides/', ''))
+const fixed = (card: Card) => {
+  const finding = found(card).find((each) => each.fix)!
+  return applyPatches(card, finding.fix!.patches)
+}
+const step = (text: string) =>
+  lunge({ enter: [...lunge().enter, { id: 's5', breath: 'in', text }] })
+
+test('the demo deck has nothing wrong with its sides', () => {
+  expect(demoCards().flatMap((card) => found(card).map((each) => [card.id, each.message]))).toEqual(
+    []
+  )
+  expect(found(lunge())).toEqual([])
+})
+
+describe('words that are probably fixed', () => {
+  test.each([
+    ['Roll to the right side and sit up.', 'Roll to the {right} side and sit up.'],
+    ['Roll onto your right side to rest.', 'Roll onto your {right} side to rest.'],
+    ['Close the left nostril with the thumb.', 'Close the {left} nostril with the thumb.'],
+    ['Keep your stiff left shoulder low.', 'Keep your stiff {left} shoulder low.'],
+    ["Watch Noemi's left knee.", "Watch Noemi's {left} knee."],
+    ['Press the right side of the colon first.', 'Press the {right} side of the colon first.'],
+  ])('%s', (text, expected) => {
+    const card = lunge({ exit: stepsOf([['free', text]], 'x') })
+    expect(rules(card)).toEqual(['suspect-fixed'])
+    expect(fixed(card).exit[0]!.text).toBe(expected)
+    expect(rules(fixed(card))).toEqual([])
+  })
+
+  test('lying on a side is fixed when it is for late pregnancy', () => {
+    const caution = (condition: string, say: string) =>
+      lunge({ cautions: [{ condition, verdict: 'change', say }] })
+    expect(rules(caution('third trimester', 'Lie on the left side.'))).toEqual(['suspect-fixed'])
+    expect(rules(caution('knee trouble', 'Lie on the left side.'))).toEqual([])
+  })
+
+  test.each([
+    'Roll the right ribs up to the ceiling.',
+    'Roll the right thigh in.',
+    'Rest the right hand on the hip.',
+    'Turn to the right.',
+  ])('%s is not', (text) => {
+    expect(rules(lunge({ exit: stepsOf([['free', text]], 'x') }))).toEqual([])
+  })
+})
+
+describe('what changes without a side word', () => {
+  test.each([
+    'Interlace the fingers behind the back.',
+    'Cross the shins and sit.',
+    'Sit cross-legged.',
+    'Fold the arms overhead.',
+  ])('%s', (text) => {
+    const card = step(text)
+    expect(rules(card)).toEqual(['silent-swap'])
+    const mended = fixed(card)
+    expect(mended.alignment[0]!.on).toBe('second-only')
+    expect(rules(mended)).toEqual([])
+  })
+
+  test('a crossing that has side words, or is told, is none', () => {
+    expect(rules(step('Cross the right ankle over the left.'))).toEqual([])
+    const told = step('Interlace the fingers.')
+    expect(rules({ ...told, betweenSides: { text: 'Change the clasp of the fingers.' } })).toEqual(
+      []
+    )
+  })
+})
+
+describe('both sides are one pose', () => {
+  test.each([
+    ['Hold the right side only.', 'right-only'],
+    ['Lift the heel, only on the left side.', 'left-only'],
+    ['On the second side only, close the eyes.', 'second-only'],
+    ['Skip it on the second side.', 'first-only'],
+  ])('the cue “%s” is to be marked', (text, on) => {
+    const card = lunge({ alignment: [cueOf(text)] })
+    expect(rules(card)).toEqual(['one-sided-cue-is-marked'])
+    expect(fixed(card).alignment[0]!.on).toBe(on)
+    expect(rules(fixed(card))).toEqual([])
+  })
+
+  test.each([
+    'Lift the back heel, right side only.',
+    'Stay 5 breaths on the right side and 8 on the left side.',
+    'Take three breaths on the first side, five on the second.',
+    'Stay longer on the stiffer side.',
+  ])('the step “%s” makes two poses', (text) => {
+    expect(rules(step(text))).toEqual(['same-form-on-both'])
+  })
+
+  test('equal counts and places on a side are no matter', () => {
+    expect(rules(step('Stay 5 breaths on the right side and 5 on the left side.'))).toEqual([])
+    expect(rules(lunge({ alignment: [cueOf('Open the ribs on the left side.')] }))).toEqual([])
+  })
+
+  test('a rung for one side only is found', () => {
+    const rung = (name: string) => ({
+      id: 'r',
+      name,
+      props: [],
+      steps: { replace: [], add: [], omit: [] },
+      upWhen: [],
+      downWhen: [],
+    })
+    expect(rules(lunge({ ladder: [rung('Hand on a block, left side only')] }))).toEqual([
+      'same-form-on-both',
+    ])
+    expect(rules(lunge({ ladder: [rung('Hand on a block')] }))).toEqual([])
+  })
+})
+
+describe('the side that leads', () => {
+  test('a text that leads the other side than it is kept for', () => {
+    const card = lunge({
+      enter: stepsOf([
+        ['in', 'Step the right foot back.'],
+        ['out', 'Bend the left knee over the ankle.'],
+      ]),
+    })
+    expect(rules(card)).toEqual(['lead-agrees'])
+    expect(fixed(card).writtenFor).toBe('left')
+    expect(rules(fixed(card))).toEqual([])
+  })
+
+  test.each([
+    ['lifted leg', 'Lift the left foot off the floor.'],
+    ['bent knee', 'Bend the left knee.'],
+    ['side bent towards', 'Bend to the left.'],
+    ['direction turned', 'Turn slowly to the left.'],
+    ['direction turned', 'Twist left.'],
+    ['front leg', 'Step the left foot forward.'],
+    ['standing leg', 'Shift the weight into the left foot.'],
+  ])('named by the %s: %s', (sideNamedBy, text) => {
+    const card = lunge({ sideNamedBy, enter: stepsOf([['out', text]]) })
+    expect(rules(card)).toContain('lead-agrees')
+    expect(rules({ ...card, writtenFor: 'left' })).not.toContain('lead-agrees')
+  })
+
+  test('one line that goes against the rest is a slip, told as a note', () => {
+    const card = step('Bend the left knee deeper.')
+    expect(found(card)).toMatchObject([{ rule: 'sides/slip', severity: 'note' }])
+    expect(fixed(card).enter[4]!.text).toBe('Bend the right knee deeper.')
+    const bend = lunge({
+      sideNamedBy: 'side bent towards',
+      enter: stepsOf([
+        ['in', 'Reach both arms up.'],
+        ['out', 'Bend to the right, left hand down the shin.'],
+      ]),
+    })
+    expect(rules({ ...bend, alignment: [cueOf('Bend to the right from the waist.')] })).toEqual([
+      'slip',
+    ])
+  })
+
+  test.each([
+    ['direction turned', 'Turn the left ribs to the right thigh.'],
+    ['front leg', 'Turn the left toes in a little.'],
+    ['front leg', 'Reach the left arm back.'],
+  ])('named by the %s, “%s” is right', (sideNamedBy, text) => {
+    expect(rules(lunge({ sideNamedBy, enter: stepsOf([['out', text]]) }))).toEqual([])
+  })
+})
+
+describe('words that need something before them', () => {
+  const first = (text: string) => lunge({ enter: stepsOf([['in', text]]) })
+  test.each([
+    ['Lift the other foot.', 'other-than-what'],
+    ['Hold the opposite elbow.', 'other-than-what'],
+    ['Reach the same-side arm up.', 'other-than-what'],
+    ['Bend the front knee.', 'front-back-is-set'],
+    ['Press the back heel down.', 'front-back-is-set'],
+    ['Lift the top arm.', 'front-back-is-set'],
+  ])('%s', (text, rule) => {
+    expect(rules(first(text))).toEqual([rule])
+  })
+
+  test.each([
+    'Hold one elbow with the other hand.',
+    'Lift the right foot, then the other foot.',
+    'Press the palms against each other.',
+    'Fold over the front of the legs.',
+    'Lengthen the back of the neck.',
+    'Step the right foot forward, bend the front knee.',
+  ])('%s needs nothing', (text) => {
+    expect(rules(first(text))).not.toContain('other-than-what')
+    if (!/bend the front/.test(text)) expect(rules(first(text))).not.toContain('front-back-is-set')
+  })
+
+  test('after the foot was put back, front and back are known', () => {
+    expect(rules(step('Press the back heel and bend the front knee.'))).toEqual([])
+    expect(rules(step('Lift the other foot.'))).toEqual([])
+  })
+})
+
+test('rungs keep the sides in order, too', () => {
+  for (const card of demoCards())
+    for (const rung of card.ladder)
+      expect([card.id, rules(atRung(card, rung.id))]).toEqual([card.id, []])
+})

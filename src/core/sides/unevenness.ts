@@ -1,0 +1,120 @@
+import { type Card, type Caution, type Cue, freshId, type Side } from '../card'
+import { otherSide } from './mirrorCard'
+
+/**
+ * Placed unevenness: different work for each side of a side-bent spine, with the aim of being
+ * more even. "Right thoracic" names the bulging side; the other one is the hollow. Arms reach
+ * a rib-cage curve, legs a low-back curve. Common practice, no source.
+ */
+export interface Curve {
+  /** The side on which the rib cage bulges. */
+  ribs?: Side
+  /** The side on which the low back bulges. */
+  lowBack?: Side
+}
+
+/** How the hand of the hollow side is placed, for a rib-cage curve. */
+export const HAND_WORK = ['forward', 'cupped', 'pad', 'block'] as const
+/** How the leg of the hollow side is placed, for a low-back curve. */
+export const LEG_WORK = ['foot back', 'hip higher'] as const
+export type HandWork = (typeof HAND_WORK)[number]
+export type LegWork = (typeof LEG_WORK)[number]
+
+export interface UnevenWork {
+  cues: Cue[]
+  caution: Caution
+  /** Props that the work needs. */
+  props: string[]
+}
+
+const HAND_SAYS: Record<HandWork, (side: string) => string> = {
+  forward: (side) => `Set the ${side} hand a little out and further forward.`,
+  cupped: (side) => `Raise the ${side} palm on cupped fingers.`,
+  pad: (side) => `Raise the ${side} hand on a folded pad.`,
+  block: (side) => `Raise the ${side} hand on a flat block.`,
+}
+const LEG_SAYS: Record<LegWork, (side: string) => string[]> = {
+  'foot back': (side) => [`Set the ${side} foot a little further back.`],
+  'hip higher': (side) => [
+    `Bend both knees and lift the ${side} hip higher.`,
+    `Keep the ${side} hip high while the knees straighten.`,
+  ],
+}
+const HAND_PROP: Partial<Record<HandWork, string>> = { pad: 'folded mat', block: 'block' }
+
+/** A side word that stays as it is on both halves: the body's own side. */
+const fixed = (side: Side) => `{${side}}`
+
+/**
+ * The work of a curve pattern as cues for one side, told by the body's own sides: their side
+ * words are fixed. A double curve has hollows on opposite sides above and below.
+ * @param card whose cues the new ones join
+ * @throws RangeError when neither curve is given
+ */
+export function unevenWork(
+  card: Pick<Card, 'alignment'>,
+  curve: Curve,
+  how: { hand: HandWork; leg: LegWork }
+): UnevenWork {
+  if (!curve.ribs && !curve.lowBack)
+    throw new RangeError('Give the bulging side of the rib cage, of the low back, or of both.')
+  const cues: Cue[] = []
+  const add = (region: Cue['region'], on: Cue['on'], text: string) =>
+    cues.push({
+      id: freshId(
+        'a',
+        [...card.alignment, ...cues].map((cue) => cue.id)
+      ),
+      region,
+      text,
+      on,
+    })
+  if (curve.lowBack) {
+    const hollow = otherSide(curve.lowBack)
+    for (const text of LEG_SAYS[how.leg](fixed(hollow)))
+      add(how.leg === 'foot back' ? 'feet' : 'hips and pelvis', `${hollow}-only`, text)
+    add('low back', `${hollow}-only`, `Breathe into the {${hollow}} low back, where it is short.`)
+  }
+  if (curve.ribs) {
+    const hollow = otherSide(curve.ribs)
+    add('wrists and hands', `${hollow}-only`, HAND_SAYS[how.hand](fixed(hollow)))
+    add(
+      'ribs and upper back',
+      `${hollow}-only`,
+      `Breathe into the {${hollow}} ribs, where they are hollow.`
+    )
+    add('ribs and upper back', `${curve.ribs}-only`, `Let the {${curve.ribs}} ribs be quiet.`)
+  }
+  add('low back', 'both', 'Start small, then compare both sides: more even than before is enough.')
+  const prop = curve.ribs ? HAND_PROP[how.hand] : undefined
+  return {
+    cues,
+    caution: {
+      condition: 'scoliosis',
+      verdict: 'ask-first',
+      say: 'Ask your clinician first whether to work unevenly at all, and on which side.',
+    },
+    props: prop ? [prop] : [],
+  }
+}
+
+/** The curve seen in a mirror. */
+export const mirroredCurve = (curve: Curve): Curve => ({
+  ...(curve.ribs ? { ribs: otherSide(curve.ribs) } : {}),
+  ...(curve.lowBack ? { lowBack: otherSide(curve.lowBack) } : {}),
+})
+
+/** The card with the work of a curve pattern added: cues, caution and props. */
+export function withUnevenWork(card: Card, { cues, caution, props }: UnevenWork): Card {
+  return {
+    ...card,
+    alignment: [...card.alignment, ...cues],
+    cautions: card.cautions.some((each) => each.condition === caution.condition)
+      ? card.cautions
+      : [...card.cautions, caution],
+    setUp: {
+      ...card.setUp,
+      props: [...card.setUp.props, ...props.filter((prop) => !card.setUp.props.includes(prop))],
+    },
+  }
+}

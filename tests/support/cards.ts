@@ -1,0 +1,43 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { blankCard, type Breath, type Card, type Cue } from '@/core/card'
+import { readCard } from '@/core/formats'
+
+/** A card of the demo deck. */
+export const demoCard = (id: string): Card => readCard(readFileSync(`demo/${id}.md`, 'utf8'))
+export const demoCards = (): Card[] =>
+  readdirSync('demo').map((name) => demoCard(name.replace('.md', '')))
+
+type Line = [breath: Breath, text: string, more?: Partial<Card['enter'][number]>]
+export const stepsOf = (lines: Line[], prefix = 's'): Card['enter'] =>
+  lines.map(([breath, text, more], i) => ({ id: `${prefix}${i + 1}`, breath, text, ...more }))
+
+export const cueOf = (text: string, more: Partial<Cue> = {}): Cue => ({
+  id: 'a1',
+  region: 'feet',
+  text,
+  on: 'both',
+  ...more,
+})
+
+/** A short sided card whose side is named by the front leg, with nothing wrong with it. */
+export function lunge(more: Partial<Card> = {}): Card {
+  return {
+    ...blankCard({
+      name: 'Lunge',
+      base: 'standing',
+      spine: 'back',
+      manner: 'held',
+      sides: 'sided',
+    }),
+    sideNamedBy: 'front leg',
+    enter: stepsOf([
+      ['in', 'Grow tall.'],
+      ['out', 'Step the left foot back.'],
+      ['in', 'Lift the chest.'],
+      ['out', 'Bend the right knee over the ankle.'],
+    ]),
+    exit: stepsOf([['in', 'Step the feet together.']], 'x'),
+    stay: { breaths: 5, repeats: 1 },
+    ...more,
+  }
+}
