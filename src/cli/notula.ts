@@ -87,12 +87,17 @@ function mirror(options: { spelling: string }): number {
   return GOOD
 }
 
-/** Line of a finding in its file: the first line that holds its words. */
+/** Line of a finding in its file: the first line that holds its words, or those beside it. */
 function lineOf(text: string, card: Card, where: string): number {
   let value: unknown = card
-  for (const key of pathKeys(where)) value = (value as Record<string, unknown> | undefined)?.[key]
-  const words = typeof value === 'string' ? value.slice(0, 40) : ''
-  const line = words ? text.split('\n').findIndex((each) => each.includes(words)) : -1
+  let words = ''
+  for (const key of pathKeys(where)) {
+    value = (value as Record<string, unknown> | undefined)?.[key]
+    const near = (value as { text?: unknown } | undefined)?.text
+    if (typeof near === 'string') words = near
+  }
+  const own = typeof value === 'string' && value.includes(' ') ? value : words
+  const line = own ? text.split('\n').findIndex((each) => each.includes(own.slice(0, 40))) : -1
   return line + 1 || 1
 }
 

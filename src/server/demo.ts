@@ -1,8 +1,22 @@
 import { readdir, readFile } from 'node:fs/promises'
 import path from 'node:path'
 import { readCardBytes } from '@/core/formats'
+import type { School } from '@/core/card'
 import { createCard } from './cards'
 import { db } from './db'
+
+/** The invented school that the demo deck belongs to. */
+export const DEMO_SCHOOL: Partial<School> = {
+  name: 'Lindenhof School, yoga for orchestra musicians',
+  firstSide: 'right',
+  conventions: {
+    'heel-line': 'front heel to back arch',
+    'hips-in-twists': 'free, the turn taken in the ribs',
+    'cobra-hands': 'by the chest',
+    'meal-gap': '2 hours',
+    menstruation: 'as the student likes',
+  },
+}
 
 /**
  * Loads the demo deck into a database that never had one, in one transaction.
@@ -18,7 +32,12 @@ export async function loadDemo(folder: string): Promise<number> {
   )
   await db().transaction(async (trx) => {
     for (const card of cards) await createCard(card, 'Demo', 'from the demo deck', trx)
-    await trx('deck').where({ id: 1 }).update({ demo_loaded_at: trx.fn.now() })
+    await trx('deck')
+      .where({ id: 1 })
+      .update({
+        demo_loaded_at: trx.fn.now(),
+        school: JSON.stringify(DEMO_SCHOOL),
+      })
   })
   return cards.length
 }

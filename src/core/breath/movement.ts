@@ -19,7 +19,7 @@ const VERBS: [kind: MovementKind, phase: 'in' | 'out', pattern: string][] = [
   ['fold', 'out', 'fold(?:s|ing)?(?!ed)\\b(?!\\s+(?:mat|blanket))'],
   ['fold', 'out', '(?:bow|round|curl|hinge|dive)(?:s|ing)?\\b(?!\\s+up)'],
   ['fold', 'out', '(?:bend|lean|tip|hang)(?:s|ing)?\\s+(?:forward|over|down)\\b'],
-  ['turn', 'out', '(?:twist|revolve|rotate|unwind)(?:s|ing)?\\b'],
+  ['turn', 'out', '(?:twist|revolve|rotate)(?:s|ing)?\\b'],
   ['turn', 'out', `turn(?:s|ing)?\\b(?!\\s+${MINE}${LIMB}\\b)`],
   ['fold', 'out', `bend(?:s|ing)?\\b(?!\\s+back)`],
   [

@@ -1,2 +1,3 @@
 export * from './checkCard'
 export * from './rulesPage'
+export * from './mendMany'

@@ -10,13 +10,14 @@ import {
 } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
+import { useRouter, useSearchParams } from 'next/navigation'
 import { type ComponentType, type ReactNode, useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'
-import { type SectionId, sectionOf, SECTIONS, titleOf } from '@/core/card'
+import { type School, type SectionId, sectionOf, SECTIONS, titleOf } from '@/core/card'
 import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
+import { SchoolContext } from '../shared/school'
 import classes from './Bench.module.css'
 import { SeverityMark } from '../shared/SeverityMark'
 import { CueList } from './CueList'
@@ -44,22 +45,26 @@ const CautionsSection = later(() =>
 )
 const LadderSection = later(() => import('./LadderSection').then((module) => module.LadderSection))
 const RestSection = later(() => import('./RestSection').then((module) => module.RestSection))
+const OtherWay = later(() => import('./OtherWay').then((module) => module.OtherWay), 0)
+const CurveButton = later(() => import('./CurveButton').then((module) => module.CurveButton), 30)
+const PassTime = later(() => import('./PassTime').then((module) => module.PassTime), 0)
 const Palette = dynamic(() => import('./Palette').then((module) => module.Palette), { ssr: false })
 const KeyMap = dynamic(() => import('./KeyMap').then((module) => module.KeyMap), { ssr: false })
 const StaleDialog = dynamic(() => import('./StaleDialog').then((module) => module.StaleDialog), {
   ssr: false,
 })
 
-function later(load: () => Promise<ComponentType>) {
-  return dynamic(load, { ssr: false, loading: () => <Skeleton height={90} /> })
+function later(load: () => Promise<ComponentType>, height = 90) {
+  return dynamic(load, { ssr: false, loading: () => <Skeleton height={height} /> })
 }
 
 interface Props {
   stored: ServerCard & { status: string }
+  school: School
 }
 
 /** The bench: one card, all of it, with the second side writing itself. */
-export function Bench({ stored }: Props) {
+export function Bench({ stored, school }: Props) {
   const [store] = useState(() => createBench(stored.card))
   const [author] = useAuthor()
   const name = useRef(author)
@@ -90,15 +95,43 @@ export function Bench({ stored }: Props) {
   }, [store, stored])
 
   return (
-    <BenchContext.Provider value={store}>
-      <Header>
-        <Others id={stored.card.id} author={author} />
-        {saver && <SaveMark saver={saver} />}
-      </Header>
-      <Desk saver={saver} status={stored.status} />
-      {saver && <WhenStale saver={saver} />}
-    </BenchContext.Provider>
+    <SchoolContext.Provider value={school}>
+      <BenchContext.Provider value={store}>
+        <Header>
+          <Others id={stored.card.id} author={author} />
+          {saver && <SaveMark saver={saver} />}
+        </Header>
+        <Desk saver={saver} status={stored.status} />
+        {saver && <WhenStale saver={saver} />}
+      </BenchContext.Provider>
+    </SchoolContext.Provider>
   )
+}
+
+/** Puts the cursor on the line that the address asks for, once its section is there. */
+function useAskedPlace() {
+  const params = useSearchParams()
+  const place = params.get('at')
+  useEffect(() => {
+    if (!place) return
+    document.getElementById(sectionOf(place))?.scrollIntoView()
+    let tries = 0
+    const look = () => {
+      const row = place.replace(/\.\w+$/, '')
+      const field = document.querySelector<HTMLElement>(
+        [place, `${place}.text`, `${row}.text`]
+          .map((path) => `[data-field^="${CSS.escape(path)}@"]`)
+          .join(', ')
+      )
+      tries += 1
+      if (!field) return tries > 30 && clearInterval(timer)
+      clearInterval(timer)
+      field.scrollIntoView({ block: 'center' })
+      field.focus({ preventScroll: true })
+    }
+    const timer = setInterval(look, 100)
+    return () => clearInterval(timer)
+  }, [place])
 }
 
 function WhenStale({ saver }: { saver: Saver }) {
@@ -110,6 +143,7 @@ function Desk({ saver, status }: { saver: Saver | null; status: string }) {
   const [keysShown, setKeysShown] = useState(false)
   const here = useSectionInView(SECTIONS.map((section) => section.id))
   const bench = useBenchStore()
+  useAskedPlace()
 
   useEffect(() => {
     function keyDown(event: KeyboardEvent) {
@@ -154,9 +188,11 @@ function Desk({ saver, status }: { saver: Saver | null; status: string }) {
             list="enter"
             teach="Write the first step, in either half; the other side writes itself. Enter adds the next one."
           />
+          <OtherWay />
         </Section>
         <Section id="alignment">
           <CueList />
+          <CurveButton />
         </Section>
         <Section id="stay">
           <StaySection />
@@ -353,6 +389,7 @@ function Aside() {
           </div>
         )
       })}
+      <PassTime />
     </aside>
   )
 }

@@ -1,10 +1,11 @@
 'use client'
 
-import { phaseSeconds, paceOf } from '@/core/breath'
-import { BREATH_WORDS, BREATHS, type Breath, DEFAULT_SCHOOL, type Step } from '@/core/card'
+import { phaseOffered, phaseSeconds, paceOf } from '@/core/breath'
+import { BREATH_WORDS, BREATHS, type Breath, type Step } from '@/core/card'
 import { BreathMark } from '../shared/BreathMark'
 import classes from './BreathCell.module.css'
 import type { ListName } from './SpreadList'
+import { useSchool } from '../shared/school'
 import { useBench, useBenchStore } from './store'
 
 const PIXELS_A_SECOND = 12
@@ -13,7 +14,11 @@ const PIXELS_A_SECOND = 12
 export function BreathCell({ step, index, list }: { step: Step; index: number; list: ListName }) {
   const bench = useBenchStore()
   const stay = useBench((state) => state.card.stay)
-  const pace = paceOf({ stay }, DEFAULT_SCHOOL)
+  const moving = useBench((state) => state.card.manner === 'moving')
+  const pace = paceOf({ stay }, useSchool())
+  const offered = phaseOffered(step.text)
+  const offer =
+    offered && offered !== step.breath && !step.breath.startsWith('hold') ? offered : null
   const seconds = phaseSeconds(step, pace)
   const path = `${list}[${index}]`
   const own = step.breath !== 'in' && step.breath !== 'out'
@@ -29,7 +34,7 @@ export function BreathCell({ step, index, list }: { step: Step; index: number; l
         <BreathMark
           breath={step.breath}
           width={46}
-          height={Math.max(24, Math.min(seconds * PIXELS_A_SECOND, 240))}
+          height={Math.max(16, Math.min(seconds * PIXELS_A_SECOND, 360))}
           decorative
         />
         <select
@@ -66,8 +71,48 @@ export function BreathCell({ step, index, list }: { step: Step; index: number; l
           seconds
         )}
         {' s'}
-        {(step.repeat ?? 1) > 1 && <span> ×{step.repeat}</span>}
+        {(moving || (step.repeat ?? 1) > 1) && (
+          <span className={classes.more}>
+            ×
+            <input
+              className={classes.seconds}
+              type="number"
+              min={1}
+              max={200}
+              aria-label={`Repeats of ${name}`}
+              value={step.repeat ?? ''}
+              placeholder="1"
+              onChange={(event) => {
+                const given = event.currentTarget.valueAsNumber
+                bench.getState().set(`${path}.repeat`, given > 1 ? Math.round(given) : undefined)
+              }}
+            />
+          </span>
+        )}
       </span>
+      {moving && (
+        <label className={classes.cycle}>
+          <input
+            type="checkbox"
+            aria-label={`Step ${index + 1} is part of the cycle`}
+            checked={step.cycle ?? false}
+            onChange={(event) =>
+              bench.getState().set(`${path}.cycle`, event.currentTarget.checked || undefined)
+            }
+          />
+          cycle
+        </label>
+      )}
+      {offer && (
+        <button
+          className={classes.offer}
+          aria-label={`Step ${index + 1}: the words ask for ${offer}; set it`}
+          title={`The words ask for ${offer}`}
+          onClick={() => bench.getState().set(`${path}.breath`, offer)}
+        >
+          {offer}?
+        </button>
+      )}
     </div>
   )
 }

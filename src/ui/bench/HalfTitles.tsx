@@ -1,6 +1,7 @@
 'use client'
 
 import { firstSideOf, type Side } from '@/core/card'
+import { useSchool } from '../shared/school'
 import { SideNotch } from '../shared/SideNotch'
 import classes from './Spread.module.css'
 import { useBench } from './store'
@@ -8,7 +9,8 @@ import { useBench } from './store'
 /** The head of a spread: which half is led from which side, and which comes first. */
 export function HalfTitles({ centre }: { centre: string }) {
   const sided = useBench((state) => state.card.sides === 'sided')
-  const first = useBench((state) => firstSideOf(state.card))
+  const school = useSchool()
+  const first = useBench((state) => firstSideOf(state.card, school))
   const order = (side: Side) => (side === first ? 'first' : 'second')
   return (
     <div className={`${classes.row} ${classes.titles}`}>

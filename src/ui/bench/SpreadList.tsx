@@ -23,6 +23,7 @@ import { IconGripVertical, IconPlus, IconTrash } from '@tabler/icons-react'
 import { type KeyboardEvent, memo, type ReactNode } from 'react'
 import { belongsTo, otherSide } from '@/core/sides'
 import { type Card, type Cue, firstSideOf, type Side, type Step } from '@/core/card'
+import { useSchool } from '../shared/school'
 import { FindingsAt } from './FindingsAt'
 import { changeAndFocus, fieldName, focusField } from './focus'
 import { HalfField } from './HalfField'
@@ -30,7 +31,7 @@ import { HalfTitles } from './HalfTitles'
 import classes from './Spread.module.css'
 import { useBench, useBenchStore } from './store'
 
-export type ListName = 'enter' | 'exit' | 'alignment'
+export type ListName = 'enter' | 'otherWay' | 'exit' | 'alignment'
 type Item = Step | Cue
 
 interface Props<T extends Item> {
@@ -207,7 +208,8 @@ interface RowProps {
 
 const SpreadRow = memo(function SpreadRow(props: RowProps) {
   const { item, index, list, noun, sided, writtenFor } = props
-  const firstSide = useBench((state) => firstSideOf(state.card))
+  const school = useSchool()
+  const firstSide = useBench((state) => firstSideOf(state.card, school))
   const bench = useBenchStore()
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: item.id,

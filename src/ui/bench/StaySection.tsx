@@ -1,8 +1,18 @@
 'use client'
 
 import { NumberInput, SimpleGrid, Text } from '@mantine/core'
-import { paceWords, stayWords } from '@/core/breath'
-import { DEFAULT_SCHOOL, type Pace, type Stay } from '@/core/card'
+import {
+  cuesWithin,
+  durationWords,
+  paceOf,
+  paceWords,
+  speechSeconds,
+  staySeconds,
+  staySecondsOnce,
+  stayWords,
+} from '@/core/breath'
+import type { Pace, Stay } from '@/core/card'
+import { useSchool } from '../shared/school'
 import { useBench, useBenchStore } from './store'
 
 const count = (value: string | number) => (typeof value === 'number' ? value : undefined)
@@ -10,6 +20,7 @@ const count = (value: string | number) => (typeof value === 'number' ? value : u
 /** How long the pose is held, in breaths or in seconds, and at what pace. */
 export function StayForm({ stay, path }: { stay: Stay; path: string }) {
   const bench = useBenchStore()
+  const school = useSchool()
   const set = (next: Partial<Stay>) => {
     const all = { ...stay, ...next }
     for (const key of Object.keys(all) as (keyof Stay)[])
@@ -33,7 +44,7 @@ export function StayForm({ stay, path }: { stay: Stay; path: string }) {
     const whole = now.in || now.out || now.holdIn || now.holdOut
     set({
       pace: whole
-        ? { ...now, in: now.in ?? DEFAULT_SCHOOL.pace.in, out: now.out ?? DEFAULT_SCHOOL.pace.out }
+        ? { ...now, in: now.in ?? school.pace.in, out: now.out ?? school.pace.out }
         : undefined,
     })
   }
@@ -95,13 +106,13 @@ export function StayForm({ stay, path }: { stay: Stay; path: string }) {
             min={1}
             max={60}
             value={stay.pace?.[key] ?? ''}
-            placeholder={key === 'in' || key === 'out' ? String(DEFAULT_SCHOOL.pace[key]) : ''}
+            placeholder={key === 'in' || key === 'out' ? String(school.pace[key]) : ''}
             onChange={(value) => pace(key, count(value))}
           />
         ))}
       </SimpleGrid>
       <Text size="sm" c="dimmed" mt="xs">
-        {stayWords(stay) || 'no count yet'} · breath {paceWords(stay.pace ?? DEFAULT_SCHOOL.pace)}
+        {stayWords(stay) || 'no count yet'} · breath {paceWords(stay.pace ?? school.pace)}
       </Text>
     </>
   )
@@ -109,5 +120,32 @@ export function StayForm({ stay, path }: { stay: Stay; path: string }) {
 
 export function StaySection() {
   const stay = useBench((state) => state.card.stay)
-  return <StayForm stay={stay} path="stay" />
+  return (
+    <>
+      <StayForm stay={stay} path="stay" />
+      <StayTime />
+    </>
+  )
+}
+
+/** How long the stay is, and how many of the cues can be said in it. */
+function StayTime() {
+  const card = useBench((state) => state.card)
+  const school = useSchool()
+  const pace = paceOf(card, school)
+  const once = staySecondsOnce(card.stay, pace)
+  if (once === 0) return null
+  const cues = card.alignment.filter((cue) => cue.text).map((cue) => cue.text)
+  const said = cues.reduce((sum, cue) => sum + speechSeconds(cue, school.speechRate), 0)
+  const fits = cuesWithin(cues, once, school.speechRate)
+  return (
+    <Text size="sm" mt={4}>
+      {durationWords(staySeconds(card.stay, pace))}
+      {card.stay.repeats > 1 && `, ${durationWords(once)} each time`}.{' '}
+      {cues.length > 0 &&
+        `The ${cues.length === 1 ? 'cue takes' : `${cues.length} cues take`} ${durationWords(said)} to say: ${
+          fits === cues.length ? 'all fit into it.' : `the first ${fits} fit into it.`
+        }`}
+    </Text>
+  )
 }

@@ -6,10 +6,13 @@ import { BreathCell } from './BreathCell'
 import { SpreadList } from './SpreadList'
 import { useBenchStore } from './store'
 
+export type StepListName = 'enter' | 'otherWay' | 'exit'
+const PREFIX: Record<StepListName, string> = { enter: 's', otherWay: 'w', exit: 'x' }
+
 const PHASE_KEYS: Record<string, Breath> = { KeyI: 'in', KeyO: 'out', KeyF: 'free' }
 
 /** The steps into the pose, or out of it, each tied to a breath. */
-export function StepList({ list, teach }: { list: 'enter' | 'exit'; teach: string }) {
+export function StepList({ list, teach }: { list: StepListName; teach: string }) {
   const bench = useBenchStore()
 
   function keys(event: React.KeyboardEvent, index: number): boolean {
@@ -34,7 +37,7 @@ export function StepList({ list, teach }: { list: 'enter' | 'exit'; teach: strin
       teach={teach}
       centreTitle="breath"
       make={(card: Card, before) => ({
-        id: freshId(list === 'enter' ? 's' : 'x', stepIds(card)),
+        id: freshId(PREFIX[list], stepIds(card)),
         text: '',
         breath: nextBreath(before?.breath),
       })}

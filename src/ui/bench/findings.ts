@@ -1,25 +1,27 @@
 'use client'
 
 import { useMemo } from 'react'
-import { type Card, type Finding, sectionOf, type SectionId } from '@/core/card'
+import { type Card, type Finding, type School, sectionOf, type SectionId } from '@/core/card'
 import { checkCard } from '@/core/check'
+import { useSchool } from '../shared/school'
 import { useBench } from './store'
 
-const known = new WeakMap<Card, Finding[]>()
+const known = new WeakMap<Card, { school: School; found: Finding[] }>()
 
 /** What the rules find on a card; worked out once for each state of it. */
-export function findingsOf(card: Card): Finding[] {
+export function findingsOf(card: Card, school: School): Finding[] {
   const before = known.get(card)
-  if (before) return before
-  const found = checkCard(card)
-  known.set(card, found)
+  if (before?.school === school) return before.found
+  const found = checkCard(card, school)
+  known.set(card, { school, found })
   return found
 }
 
 /** What the rules find on the card as it is on the bench. */
 export function useFindings(): Finding[] {
   const card = useBench((state) => state.card)
-  return useMemo(() => findingsOf(card), [card])
+  const school = useSchool()
+  return useMemo(() => findingsOf(card, school), [card, school])
 }
 
 /** Whether a finding is about the part at a path, or something inside it. */

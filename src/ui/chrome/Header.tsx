@@ -8,7 +8,13 @@ import { AuthorName } from './AuthorName'
 import classes from './Header.module.css'
 
 /** The bar on top of each view: the way to the other views on the left, this view's state on the right. */
-export function Header({ here, children }: { here?: 'shelf' | 'files'; children?: ReactNode }) {
+export function Header({
+  here,
+  children,
+}: {
+  here?: 'shelf' | 'files' | 'findings' | 'school'
+  children?: ReactNode
+}) {
   return (
     <header className={classes.bar}>
       <Link href="/" className={classes.mark} aria-label="Notula, to the shelf">
@@ -20,6 +26,12 @@ export function Header({ here, children }: { here?: 'shelf' | 'files'; children?
         </Link>
         <Link href="/files" aria-current={here === 'files' ? 'page' : undefined}>
           In and out
+        </Link>
+        <Link href="/findings" aria-current={here === 'findings' ? 'page' : undefined}>
+          Findings
+        </Link>
+        <Link href="/school" aria-current={here === 'school' ? 'page' : undefined}>
+          School
         </Link>
         <Link href="/bin">Bin</Link>
         <Link href="/about">About</Link>

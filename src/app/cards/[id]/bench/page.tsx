@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { titleOf } from '@/core/card'
 import { loadCard } from '@/server/cards'
+import { loadSchool } from '@/server/school'
 import { Bench } from '@/ui/bench/Bench'
 
 export const dynamic = 'force-dynamic'
@@ -15,7 +16,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function Page({ params }: Props) {
   const { id } = await params
-  const stored = await loadCard(id)
+  const [stored, school] = await Promise.all([loadCard(id), loadSchool()])
   if (!stored) notFound()
-  return <Bench key={id} stored={stored} />
+  return <Bench key={id} stored={stored} school={school} />
 }

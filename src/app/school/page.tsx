@@ -1,0 +1,9 @@
+import type { Metadata } from 'next'
+import { SchoolPage } from '@/ui/school/SchoolPage'
+
+export const dynamic = 'force-static'
+export const metadata: Metadata = { title: 'School' }
+
+export default function Page() {
+  return <SchoolPage />
+}

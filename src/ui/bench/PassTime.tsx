@@ -1,0 +1,34 @@
+'use client'
+
+import { useMemo } from 'react'
+import { durationWords, spineOf, timeOf } from '@/core/breath'
+import { useSchool } from '../shared/school'
+import { Spine } from '../shared/Spine'
+import classes from './Bench.module.css'
+import { useBench } from './store'
+
+const PIXELS_A_SECOND = 5
+
+/** How long the card takes, and one side of it to scale. */
+export function PassTime() {
+  const card = useBench((state) => state.card)
+  const school = useSchool()
+  const time = useMemo(() => timeOf(card, school), [card, school])
+  const spine = useMemo(() => spineOf(card, school), [card, school])
+  if (time.right === 0) return null
+  return (
+    <section className={classes.time} aria-label="Time">
+      <h2>Time</h2>
+      <p>
+        <b>{durationWords(time.total)}</b> in all, {Math.round(time.breaths * 10) / 10} breaths
+        {time.left !== null &&
+          `: ${durationWords(time.right)} a side, ${durationWords(time.between)} between`}
+        . The set-up is not counted.
+      </p>
+      <Spine
+        spine={spine}
+        length={Math.round(Math.min(520, Math.max(160, time.right * PIXELS_A_SECOND)))}
+      />
+    </section>
+  )
+}

@@ -1,0 +1,46 @@
+import { timeOf } from '@/core/breath'
+import { type Card, type Finding, type School, titleOf } from '@/core/card'
+import { checkCard } from '@/core/check'
+
+/** What the deck's findings are worked out from. */
+export interface DeckJob {
+  cards: { card: Card; version: number }[]
+  school: School
+  /** When it is given, the work also tells how the cards differ under these rules. */
+  compareWith?: School
+}
+
+export interface CardFindings {
+  id: string
+  title: string
+  version: number
+  findings: Finding[]
+}
+
+export type DeckAnswer =
+  | { done: number; total: number }
+  | {
+      finished: true
+      cards: CardFindings[]
+      /** Cards whose findings, and whose time, differ between the two sets of rules. */
+      differ: { findings: number; time: number }
+    }
+
+const EVERY = 20
+
+/** Works out the findings of a deck, telling how far it is after each few cards. */
+export function deckFindings(job: DeckJob, tell: (answer: DeckAnswer) => void): void {
+  const { cards, school, compareWith } = job
+  const differ = { findings: 0, time: 0 }
+  const found = cards.map(({ card, version }, i): CardFindings => {
+    const findings = checkCard(card, school)
+    if (compareWith) {
+      const before = checkCard(card, compareWith)
+      if (JSON.stringify(before) !== JSON.stringify(findings)) differ.findings += 1
+      if (timeOf(card, school).total !== timeOf(card, compareWith).total) differ.time += 1
+    }
+    if ((i + 1) % EVERY === 0) tell({ done: i + 1, total: cards.length })
+    return { id: card.id, title: titleOf(card), version, findings }
+  })
+  tell({ finished: true, cards: found, differ })
+}
