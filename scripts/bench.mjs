@@ -69,13 +69,27 @@ await main(async () => {
     await ensureBuild()
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
 
-    const { mirror, clone } = JSON.parse(tsx('scripts/bench/core.ts', []))
+    const { mirror, clone, key, found, cloned } = JSON.parse(tsx('scripts/bench/core.ts', []))
     report(
       'mirroring a 40-step card / structuredClone of it',
       mirror / clone,
       3,
       'most',
       `${mirror.toFixed(0)} µs / ${clone.toFixed(0)} µs`
+    )
+    report(
+      'a key press on a 40-step card: halves, findings, timeline / a frame of 16.7 ms',
+      key / 16_700,
+      0.25,
+      'most',
+      `${(key / 1000).toFixed(2)} ms`
+    )
+    report(
+      'all findings of a card, over 1,000 cards / structuredClone of it',
+      found / cloned,
+      30,
+      'most',
+      `${found.toFixed(0)} µs / ${cloned.toFixed(0)} µs`
     )
 
     const [still, shelf, data] = await throughput([

@@ -47,6 +47,9 @@ async function check(title, args) {
   else failed += 1
 }
 
+/** Names of the browser tests to be run; all of them when there are none. */
+const only = process.argv.slice(2).filter((word) => !word.startsWith('--'))
+
 const results = path.join(root, '.notula/results')
 
 async function unitTests() {
@@ -86,7 +89,7 @@ async function browserTests() {
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl: url })
     const good = await show(
       'The real interface (Playwright)',
-      ['node_modules/@playwright/test/cli.js', 'test'],
+      ['node_modules/@playwright/test/cli.js', 'test', ...only],
       {
         BASE_URL: server.address,
         CHROMIUM: chromium(),
@@ -114,7 +117,7 @@ await main(async () => {
   await ensureModules()
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
-  // npm test -- --browser runs the real interface only, -- --unit the rest.
+  // npm test -- --browser [SPEC…] runs the real interface only, -- --unit the rest.
   if (!process.argv.includes('--browser')) {
     await check('Types', ['node_modules/typescript/bin/tsc', '--noEmit'])
     await check('Lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0'])

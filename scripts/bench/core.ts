@@ -1,7 +1,10 @@
-import { readFileSync } from 'node:fs'
-import type { Card } from '../../src/core/card'
+import { readdirSync, readFileSync } from 'node:fs'
+import { spineOf, timelineOf } from '../../src/core/breath'
+import { type Card, DEFAULT_SCHOOL, withValue } from '../../src/core/card'
+import { checkCard } from '../../src/core/check'
 import { readCard } from '../../src/core/formats'
-import { cardLedFrom } from '../../src/core/sides'
+import { cardLedFrom, rewriteSided } from '../../src/core/sides'
+import { deckFindings } from '../../src/workers/deckFindings'
 
 /** Ratios of the core, measured in turns within one run; printed as JSON. */
 
@@ -29,9 +32,54 @@ function fortySteps(): Card {
   return { ...card, enter: Array.from({ length: 40 }, (_, i) => step(i)) }
 }
 
+/** A card whose every line is its own, so that nothing worked out before serves again. */
+function fresh(from: Card, n: number): Card {
+  const mark = [...String(n)].map((digit) => 'bcdfglmnpr'[Number(digit)] + 'a').join('')
+  const own = (text: string) => (text ? text.replace(/\.?$/, ` ${mark}.`) : text)
+  return {
+    ...rewriteSided(from, own),
+    id: `${from.id}-${n}`,
+    cautions: from.cautions.map((each) => ({ ...each, say: own(each.say) })),
+  }
+}
+
 const card = fortySteps()
-const { mirror, clone } = inTurns({
+let typed = 0
+
+/** One key press on the bench: the line changes, and all that hangs on it. */
+function keyPress() {
+  typed += 1
+  const text = `Press the left foot down and grow ${'a'.repeat(1 + (typed % 30))}${typed}.`
+  const now = withValue(card, `enter[${typed % 40}].text`, text)
+  return [
+    cardLedFrom(now, 'left', 'right'),
+    cardLedFrom(now, 'right', 'right'),
+    checkCard(now),
+    timelineOf(now, DEFAULT_SCHOOL),
+    spineOf(now, DEFAULT_SCHOOL),
+  ]
+}
+
+const { mirror, clone, key } = inTurns({
   mirror: () => cardLedFrom(card, 'left', 'right'),
   clone: () => structuredClone(card),
+  key: keyPress,
 })
-console.log(JSON.stringify({ mirror, clone }))
+
+const demo = readdirSync('demo').map((name) => readCard(readFileSync(`demo/${name}`, 'utf8')))
+const deck = Array.from({ length: 1000 }, (_, i) => ({
+  card: fresh(demo[i % demo.length]!, i),
+  version: 1,
+}))
+const microseconds = (work: () => unknown) => {
+  const started = process.hrtime.bigint()
+  work()
+  return Number(process.hrtime.bigint() - started) / 1000
+}
+deckFindings({ cards: deck.slice(0, 100), school: DEFAULT_SCHOOL }, () => undefined)
+const other = deck.map((each, i) => ({ ...each, card: fresh(each.card, 1000 + i) }))
+const cloned = microseconds(() => other.map((each) => structuredClone(each.card)))
+const found = microseconds(() =>
+  deckFindings({ cards: other, school: DEFAULT_SCHOOL }, () => undefined)
+)
+console.log(JSON.stringify({ mirror, clone, key, found: found / 1000, cloned: cloned / 1000 }))

@@ -22,4 +22,5 @@ export const theme = createTheme({
   defaultRadius: 4,
   cursorType: 'pointer',
   respectReducedMotion: true,
+  components: { Modal: { defaultProps: { closeButtonProps: { 'aria-label': 'Close' } } } },
 })

@@ -65,6 +65,9 @@ export function Desk() {
     [deck]
   )
   const work = useDeckFindings(job)
+  // While the deck is read again, the lists stay as they were.
+  const [found, setFound] = useState<CardFindings[] | null>(null)
+  if (work.state === 'finished' && work.cards !== found) setFound(work.cards)
   return (
     <>
       <Header here="findings" />
@@ -76,17 +79,15 @@ export function Desk() {
           </Alert>
         )}
         {work.state === 'running' && (
-          <div role="status">
+          <div>
             {work.done} of {work.total} cards
             <Progress value={(work.done / work.total) * 100} mt={4} aria-label="Progress" />
           </div>
         )}
-        {!failure && (work.state === 'idle' || work.state === 'running') && (
+        {!failure && !found && (work.state === 'idle' || work.state === 'running') && (
           <Skeleton height={300} mt="md" />
         )}
-        {deck && work.state === 'finished' && (
-          <Lists deck={deck} found={work.cards} onMended={read} />
-        )}
+        {deck && found && <Lists deck={deck} found={found} onMended={read} />}
       </main>
     </>
   )
