@@ -78,3 +78,19 @@ test('print writes a PDF of the wanted paper', () => {
   ).toMatchObject({ code: 0, err: '' })
   expect(readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-')
 })
+
+test('time tells each side, between them and in all, in seconds', () => {
+  const time = (...args: string[]) => JSON.parse(notula(['time', ...args]).out)
+  expect(time('demo/gate.md')).toEqual({
+    left: 90,
+    right: 90,
+    between: 20,
+    total: 200,
+    breaths: 20,
+  })
+  expect(time('demo/cat-and-cow.md')).toMatchObject({ left: null, right: 76, between: 0 })
+  expect(time('demo/gate.md', '--rung', 'chair').right).toBe(85)
+  const none = notula(['time', 'demo/gate.md', '--rung', 'none'])
+  expect(none).toMatchObject({ code: 2, out: '' })
+  expect(none.err).toContain('There is no rung “none” on this card')
+})

@@ -17,8 +17,7 @@ export function BreathCell({ step, index, list }: { step: Step; index: number; l
   const moving = useBench((state) => state.card.manner === 'moving')
   const pace = paceOf({ stay }, useSchool())
   const offered = phaseOffered(step.text)
-  const offer =
-    offered && offered !== step.breath && !step.breath.startsWith('hold') ? offered : null
+  const offer = offered && offered !== step.breath && step.seconds === undefined ? offered : null
   const seconds = phaseSeconds(step, pace)
   const path = `${list}[${index}]`
   const own = step.breath !== 'in' && step.breath !== 'out'
