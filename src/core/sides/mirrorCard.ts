@@ -1,4 +1,5 @@
 import type { Card, On, Rung, Side, Step } from '../card'
+import { lexiconOf } from './lexicons'
 import { mirrorText, type MirrorOptions } from './mirrorText'
 
 /** The side across. */
@@ -52,7 +53,8 @@ export function rewriteSided(card: Card, rewrite: Rewrite): Card {
  */
 export function writeFor(card: Card, side: Side, options?: MirrorOptions): Card {
   if (card.sides === 'even' || card.writtenFor === side) return card
-  return { ...rewriteSided(card, (text) => mirrorText(text, options)), writtenFor: side }
+  const all = { lexicon: lexiconOf(card.language), ...options }
+  return { ...rewriteSided(card, (text) => mirrorText(text, all)), writtenFor: side }
 }
 
 /** Whether a part marked `on` belongs to the pass led from `side`. */
