@@ -12,6 +12,15 @@ import {
   writeMarkdown,
 } from '@/core/formats'
 import { timeOf } from '@/core/breath'
+import {
+  draw,
+  figureLedFrom,
+  figureReport,
+  finalFigure,
+  keyframesOf,
+  solve,
+  svgOf,
+} from '@/core/figure'
 import { mirrorText, type Turning } from '@/core/sides'
 
 /** The `notula` command: the same core, without a screen and without a database. */
@@ -138,6 +147,38 @@ function time(file: string, options: { rung?: string }): number {
   return GOOD
 }
 
+function figure(
+  file: string,
+  options: { rung?: string; side?: string; to: string; out?: string; stature: string }
+): number {
+  const to = oneOf('the format', options.to, ['svg', 'json'])
+  const card = cardFrom(file)
+  const side = oneOf('the side', options.side ?? card.writtenFor, ['left', 'right'])
+  const stature = Number(options.stature)
+  if (!(stature >= 100 && stature <= 230))
+    throw new BadCall(`the stature “${options.stature}” should be from 100 to 230 cm`)
+  if (options.rung !== undefined && !card.ladder.some((rung) => rung.id === options.rung))
+    throw new BadCall(`${file}:1: There is no rung “${options.rung}” on this card`)
+  const frame = finalFigure(card, options.rung)
+  if (!frame) {
+    const { problems } = keyframesOf(card)
+    throw new BadCall(
+      `${file}:1: ${problems[0] ? `the figure cannot be read: ${problems[0].problem}` : 'no figure is drawn on this card'}`
+    )
+  }
+  const led = figureLedFrom(card, frame.figure, side)
+  const text =
+    to === 'json'
+      ? `${JSON.stringify(figureReport(led, side, card.sideNamedBy, stature), null, 2)}\n`
+      : svgOf(
+          draw(led, solve(led, { stature }), { letters: card.sides === 'sided' }),
+          titleOf(card)
+        )
+  if (options.out) writeFileSync(options.out, text)
+  else out(text)
+  return GOOD
+}
+
 async function print(files: string[], options: { stock: string; out: string }): Promise<number> {
   const stock = oneOf('the paper', options.stock, ['A4', 'A5', 'A6'])
   const cards = cardsFrom(files).map(({ card }) => card)
@@ -193,6 +234,18 @@ async function run(argv: string[]): Promise<number> {
     .option('--json', 'as JSON, which it always is')
     .action((file, options) => {
       code = time(file, options)
+    })
+  program
+    .command('figure')
+    .description('draw the form of a card, or tell its joints, measures and loads')
+    .argument('<file>')
+    .option('--rung <id>', 'the form; else the one that the steps describe')
+    .option('--side <side>', 'left or right; else the side that the card is written for')
+    .option('--to <format>', 'svg or json', 'svg')
+    .option('--stature <cm>', 'of the person, 100 to 230', '170')
+    .option('--out <file>', 'where to; else the standard output')
+    .action((file, options) => {
+      code = figure(file, options)
     })
   program
     .command('print')

@@ -142,7 +142,7 @@ export const arbitraryCard: fc.Arbitrary<Card> = fc
     sideNamedBy: text,
     firstSide: maybe(fc.constantFrom('left' as const, 'right' as const)),
     writtenFor: fc.constantFrom('left' as const, 'right' as const),
-    setUp: fc.record({ place: text, props: few(text), note: text }),
+    setUp: fc.record({ place: text, props: few(text), note: text, figure }),
     enter: few(step),
     alignment: few(
       fc.record({

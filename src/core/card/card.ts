@@ -166,6 +166,7 @@ export const SetUp = z.strictObject({
   place: line().default(''),
   props: z.array(line(80)).default([]),
   note: line().default(''),
+  figure: Figure.optional(),
 })
 
 export const BetweenSides = z.strictObject({

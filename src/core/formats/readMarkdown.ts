@@ -382,13 +382,15 @@ function placeFigures(codes: Code[], card: Found, reading: Reading): void {
   for (const code of codes) {
     const [kind, id] = (code.meta ?? '').split(/\s+/)
     const owner: Found | undefined =
-      kind === 'rung'
-        ? (rungs.find((rung) => rung.id === id) as Found | undefined)
-        : steps.find((step) => kind === 'step' && step.id === id)
+      kind === 'start'
+        ? ((card.setUp as Found | undefined) ?? (card.setUp = {}))
+        : kind === 'rung'
+          ? (rungs.find((rung) => rung.id === id) as Found | undefined)
+          : steps.find((step) => kind === 'step' && step.id === id)
     if (!owner) {
       reading.wrong(
         startLine(code),
-        'a figure starts with ```json step s1, or rung and the id of a rung'
+        'a figure starts with ```json start, with step s1, or with rung and the id of a rung'
       )
       continue
     }

@@ -152,6 +152,7 @@ function rungItems(rung: Card['ladder'][number]): ListItem {
 
 function figures(card: Card): BlockContent[] {
   const drawn = [
+    { of: 'start', figure: card.setUp.figure },
     ...[...card.enter, ...card.otherWay, ...card.exit].map(({ id, figure }) => ({
       of: `step ${id}`,
       figure,

@@ -1,0 +1,336 @@
+import { fleshOf } from './flesh'
+import { pointsOf } from './parts'
+import { creases, flatten, outline, type Point } from './silhouette'
+import { pointIn } from './skeleton'
+import { PROP_HEIGHT } from './spec'
+import type { Figure } from './spec'
+import { type Solved, USUAL_STATURE } from './solve'
+import { type Vec, add, apply, scale, unit, sub } from './vec'
+import { chosenView, lens, type View } from './view'
+
+/** One shape of a drawing; its path is in hundredths of a stature, y down. */
+export interface Shape {
+  kind: 'far' | 'body' | 'crease' | 'prop' | 'propLine' | 'strap' | 'floor' | 'mark' | 'ghost'
+  path: string
+}
+
+export interface Letter {
+  text: 'L' | 'R'
+  x: number
+  y: number
+}
+
+export interface Drawing {
+  view: View
+  /** left, top, width, height: in hundredths of a stature. */
+  box: [number, number, number, number]
+  shapes: Shape[]
+  letters: Letter[]
+}
+
+export interface DrawOptions {
+  view?: View
+  /** Size of the grid in statures; coarser is faster. */
+  cell?: number
+  letters?: boolean
+  /** Another solved figure, drawn as an outline behind. */
+  ghost?: Solved
+}
+
+const UNIT = 100
+const number = (value: number) => String(Math.round(value * UNIT * 100) / 100)
+const xy = ([x, y]: Point) => `${number(x)} ${number(-y)}`
+
+/** A closed ring as a smooth curve through the middles of its sides. */
+function ringPath(ring: readonly Point[]): string {
+  const points = ring.slice(0, -1)
+  if (points.length < 3) return ''
+  const half = (i: number): Point => {
+    const a = points[i % points.length]!
+    const b = points[(i + 1) % points.length]!
+    return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+  }
+  let path = `M${xy(half(0))}`
+  for (let i = 1; i <= points.length; i += 1)
+    path += `Q${xy(points[i % points.length]!)} ${xy(half(i))}`
+  return `${path}Z`
+}
+
+/** Every second point is enough where the line is even. */
+const thinned = (ring: readonly Point[]): Point[] =>
+  ring.filter((_, i) => i % 2 === 0 || i === ring.length - 1)
+
+const linePath = (line: readonly Point[]) => `M${line.map(xy).join('L')}`
+
+/** Outline of points: the least convex shape around them. */
+function hull(points: readonly Point[]): Point[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
+  const half = (list: readonly Point[]) => {
+    const out: Point[] = []
+    for (const p of list) {
+      while (out.length > 1) {
+        const [a, b] = [out[out.length - 2]!, out[out.length - 1]!]
+        if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break
+        out.pop()
+      }
+      out.push(p)
+    }
+    return out.slice(0, -1)
+  }
+  return [...half(sorted), ...half(sorted.toReversed())]
+}
+
+const closed = (points: readonly Point[]) => `M${points.map(xy).join('L')}Z`
+
+interface Placement {
+  at: Vec
+  /** Direction along the floor in which it lies. */
+  along: Vec
+}
+
+function boxCorners(
+  centre: Vec,
+  along: Vec,
+  long: number,
+  wide: number,
+  low: number,
+  high: number
+): Vec[] {
+  const across: Vec = [along[2], 0, -along[0]]
+  return [-1, 1].flatMap((a) =>
+    [-1, 1].flatMap((b) =>
+      [low, high].map((y): Vec => {
+        const p = add(centre, add(scale(along, (a * long) / 2), scale(across, (b * wide) / 2)))
+        return [p[0], y, p[2]]
+      })
+    )
+  )
+}
+
+/** Sizes of props in cm: long, wide. */
+const SIZE: Record<string, [number, number]> = {
+  'block low': [23, 15],
+  'block middle': [23, 10],
+  'block high': [15, 10],
+  bolster: [65, 24],
+  blanket: [70, 55],
+  chair: [40, 40],
+}
+
+function propShapes(
+  kind: string,
+  { at, along }: Placement,
+  see: (p: Vec) => readonly number[]
+): Shape[] {
+  const cm = 1 / USUAL_STATURE
+  const height = PROP_HEIGHT[kind]! * cm
+  const [long, wide] = SIZE[kind]!
+  const flat = (p: Vec): Point => [see(p)[0]!, see(p)[1]!]
+  const solid = (corners: Vec[]): Shape => ({ kind: 'prop', path: closed(hull(corners.map(flat))) })
+  if (kind !== 'chair') return [solid(boxCorners(at, along, long * cm, wide * cm, 0, height))]
+  const seat = boxCorners(at, along, long * cm, wide * cm, height - 0.015, height)
+  const feet = boxCorners(at, along, long * cm * 0.92, wide * cm * 0.92, 0, height)
+  const legs = [0, 2, 4, 6].map((i): Shape => ({
+    kind: 'propLine',
+    path: linePath([flat(feet[i]!), flat(feet[i + 1]!)]),
+  }))
+  return [...legs, solid(seat)]
+}
+
+function propPlacements(figure: Figure, solved: Solved): { kind: string; place: Placement }[] {
+  const byKind = new Map<string, { points: Vec[]; kind: string }>()
+  for (const contact of figure.contacts) {
+    if (!(contact.on in PROP_HEIGHT)) continue
+    const points = pointsOf(contact.part, solved.body)!.map(({ segment, at }) =>
+      pointIn(solved.placed, segment, at)
+    )
+    // Hands and feet have a block each; a bolster, a chair, a blanket carries all that rests on it.
+    const key = contact.on.startsWith('block') ? `${contact.on} ${contact.part}` : contact.on
+    const known = byKind.get(key)
+    if (known) known.points.push(...points)
+    else byKind.set(key, { points, kind: contact.on })
+  }
+  const spine = sub(pointIn(solved.placed, 'ribs', [0, 0.1, 0]), solved.pose.root)
+  const level: Vec = [spine[0], 0, spine[2]]
+  const ahead = apply(solved.placed.rotations[0]!, [0, 0, 1])
+  const front: Vec =
+    Math.hypot(ahead[0], ahead[2]) > 0.3 ? unit([ahead[0], 0, ahead[2]]) : [0, 0, 1]
+  const along = Math.hypot(level[0], level[2]) > 0.08 ? unit(level) : front
+  return [...byKind.values()].map(({ kind, points }) => {
+    const low = (k: 0 | 2) => Math.min(...points.map((p) => p[k]))
+    const high = (k: 0 | 2) => Math.max(...points.map((p) => p[k]))
+    const at: Vec = [(low(0) + high(0)) / 2, 0, (low(2) + high(2)) / 2]
+    return { kind, place: { at, along: kind === 'chair' ? front : along } }
+  })
+}
+
+/** Limbs whose middle lies behind the trunk by more than this are drawn pale. */
+const BEHIND = { aside: 0.035, ahead: 0.14 }
+
+/**
+ * Draws a solved figure: far limbs pale, the body smooth, paper-coloured lines where a nearer
+ * part crosses a farther one.
+ */
+export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}): Drawing {
+  const view =
+    options.view ??
+    (figure.view
+      ? { turn: figure.view.turn, tilt: figure.view.tilt ?? 0 }
+      : chosenView(solved.body, solved.placed))
+  const cell = options.cell ?? 0.009
+  const see = lens(view)
+  const flat = flatten(fleshOf(solved.body, solved.placed), see)
+  const trunk = flat.find((each) => each.part.name === 'trunk')!
+  const limbs = ['leftArm', 'rightArm', 'leftLeg', 'rightLeg'] as const
+  // Seen from the front both sides are alike; seen from the side one is behind.
+  const behind = Math.abs(Math.sin((view.turn * Math.PI) / 180)) > 0.6 ? BEHIND.aside : BEHIND.ahead
+  const near = (limb: string) => {
+    const parts = flat.filter((each) => each.part.limb === limb)
+    return parts.reduce((sum, each) => sum + each.near, 0) / parts.length
+  }
+  const across = {
+    leftArm: 'rightArm',
+    rightArm: 'leftArm',
+    leftLeg: 'rightLeg',
+    rightLeg: 'leftLeg',
+  }
+  const far = limbs
+    .filter((limb) => near(limb) < Math.min(trunk.near, near(across[limb])) - behind)
+    .sort((a, b) => near(a) - near(b))
+  const body = flat.filter((each) => !far.includes(each.part.limb as (typeof limbs)[number]))
+  const shapes: Shape[] = []
+
+  if (options.ghost) {
+    const other = flatten(fleshOf(options.ghost.body, options.ghost.placed), see)
+    shapes.push({
+      kind: 'ghost',
+      path: outline(other, cell * 1.3)
+        .map((ring) => ringPath(thinned(ring)))
+        .join(''),
+    })
+  }
+  const props = propPlacements(figure, solved)
+  for (const { kind, place } of props) shapes.push(...propShapes(kind, place, see))
+  for (const limb of far) {
+    const parts = flat.filter((each) => each.part.limb === limb)
+    shapes.push({
+      kind: 'far',
+      path: outline(parts, cell)
+        .map((ring) => ringPath(ring))
+        .join(''),
+    })
+  }
+  shapes.push({
+    kind: 'body',
+    path: outline(body, cell)
+      .map((ring) => ringPath(ring))
+      .join(''),
+  })
+  for (const line of creases(flat)) shapes.push({ kind: 'crease', path: linePath(line) })
+  const marks = faceMarks(solved, see)
+  if (marks) shapes.push({ kind: 'mark', path: marks })
+  for (const [from, to] of figure.straps) {
+    const end = (part: string): Point => {
+      const { segment, at } = pointsOf(part, solved.body)![0]!
+      const [x, y] = see(pointIn(solved.placed, segment, at))
+      return [x, y]
+    }
+    shapes.push({ kind: 'strap', path: linePath([end(from), end(to)]) })
+  }
+
+  const all = flat.flatMap(({ cones }) =>
+    cones.flatMap((c): Point[] => [
+      [c.ax - c.ra, c.ay - c.ra],
+      [c.ax + c.ra, c.ay + c.ra],
+      [c.bx - c.rb, c.by - c.rb],
+      [c.bx + c.rb, c.by + c.rb],
+    ])
+  )
+  // The floor is drawn where what touches it is nearest.
+  const touching = figure.contacts
+    .filter((contact) => contact.on === 'floor')
+    .flatMap((contact) =>
+      pointsOf(contact.part, solved.body)!.map(({ segment, at, radius }) => {
+        const [x, y, z] = pointIn(solved.placed, segment, at)
+        return see([x, y - radius, z])[1]
+      })
+    )
+  const ground = touching.length ? Math.min(...touching) - 0.004 : see([0, 0, 0])[1]
+  let [left, right] = [Math.min(...all.map((p) => p[0])), Math.max(...all.map((p) => p[0]))]
+  let top = Math.max(...all.map((p) => p[1]))
+  let bottom = Math.min(ground, ...all.map((p) => p[1]))
+  for (const { kind, place } of props) {
+    const corners = boxCorners(
+      place.at,
+      place.along,
+      SIZE[kind]![0] / USUAL_STATURE,
+      SIZE[kind]![1] / USUAL_STATURE,
+      0,
+      0
+    )
+    left = Math.min(left, ...corners.map((p) => see(p)[0]))
+    right = Math.max(right, ...corners.map((p) => see(p)[0]))
+  }
+  if (figure.wall !== undefined) {
+    const [wx] = see([solved.pose.root[0], 0, figure.wall])
+    if (Math.abs(Math.sin((view.turn * Math.PI) / 180)) > 0.5) {
+      shapes.unshift({
+        kind: 'floor',
+        path: linePath([
+          [wx, ground],
+          [wx, Math.max(top + 0.04, 0.6)],
+        ]),
+      })
+      left = Math.min(left, wx)
+      right = Math.max(right, wx)
+      top = Math.max(top, 0.6)
+    }
+  }
+  if (view.tilt < 45) {
+    shapes.unshift({
+      kind: 'floor',
+      path: linePath([
+        [left - 0.06, ground],
+        [right + 0.06, ground],
+      ]),
+    })
+    bottom = Math.min(bottom, ground)
+  }
+  const letters: Letter[] = options.letters
+    ? (['left', 'right'] as const).map((side) => {
+        const [x, y] = see(pointIn(solved.placed, `${side}Hand`, [0, -solved.body.hand * 1.5, 0]))
+        return { text: side === 'left' ? 'L' : 'R', x: x * UNIT, y: -y * UNIT }
+      })
+    : []
+  const pad = 0.07
+  return {
+    view,
+    box: [
+      (left - pad) * UNIT,
+      -(top + 0.03) * UNIT,
+      (right - left + 2 * pad) * UNIT,
+      (top - bottom + 0.05) * UNIT,
+    ],
+    shapes,
+    letters,
+  }
+}
+
+/** Lines for an ear and the nose where they are seen, so that the head shows its turn. */
+function faceMarks(solved: Solved, see: (p: Vec) => readonly number[]): string {
+  const at = (x: number, y: number, z: number) => see(pointIn(solved.placed, 'head', [x, y, z]))
+  const point = (p: readonly number[]): string => xy([p[0]!, p[1]!])
+  const centre = at(0, 0.06, 0)[2]!
+  const ears = [1, -1].flatMap((s) => {
+    if (at(s * 0.05, 0.056, -0.006)[2]! - centre < 0.022) return []
+    const [a, b, c] = [
+      at(s * 0.05, 0.068, -0.004),
+      at(s * 0.052, 0.058, -0.016),
+      at(s * 0.048, 0.046, -0.006),
+    ]
+    return [`M${point(a)}Q${point(b)} ${point(c)}`]
+  })
+  const ahead = at(0, 0.05, 0.06)[2]! - centre
+  const nose = ahead > 0.045 ? [`M${point(at(0, 0.064, 0.05))}L${point(at(0, 0.046, 0.058))}`] : []
+  return [...ears, ...nose].join('')
+}

@@ -1,0 +1,401 @@
+import type { Side } from '../card'
+import { legLength } from './body'
+import { balanceMargin, loadShares } from './loads'
+import { pointsOf } from './parts'
+import { indexOf, jointOf, pointIn, type Segment } from './skeleton'
+import { type Solved, USUAL_STATURE } from './solve'
+import { apply, between, deg, dot, mid, norm, scale, sub, unit, type Vec } from './vec'
+
+/** What is measured on a figure, by name, with its unit and what it means. */
+export interface MeasureInfo {
+  name: string
+  unit: 'deg' | 'cm' | 'leg lengths' | '%' | 'ratio'
+  /** Whether it is measured on one side: left, right, front, back, lead or other. */
+  sided: boolean
+  means: string
+}
+
+type Measured = (figure: Measuring) => number | null
+type SidedMeasured = (figure: Measuring, side: Side) => number | null
+
+interface Measuring extends Solved {
+  stature: number
+}
+
+const UP: Vec = [0, 1, 0]
+const seg = (side: Side, name: string) => `${side}${name}` as Segment
+const joint = (f: Measuring, segment: Segment): Vec => f.placed.origins[jointOf(segment)]!
+const angleOf = (f: Measuring, of: string, name: string) => f.pose.angles[indexOf(of, name)]!
+const flat = (v: Vec): Vec => [v[0], 0, v[2]]
+const cm = (f: Measuring, statures: number) => statures * f.stature
+const toeTip = (f: Measuring, side: Side) => pointIn(f.placed, seg(side, 'Toes'), [0, 0, 0.037])
+const heel = (f: Measuring, side: Side) =>
+  pointsOf(`${side} heel`, f.body)!.map((p) => pointIn(f.placed, p.segment, p.at))[0]!
+/** Where a foot points, on the floor. */
+const footWay = (f: Measuring, side: Side): Vec =>
+  unit(flat(apply(f.placed.rotations[jointOf(seg(side, 'Foot'))]!, [0, 0, 1])))
+const pelvisWay = (f: Measuring): Vec => unit(flat(apply(f.placed.rotations[0]!, [0, 0, 1])))
+/** Angle on the floor from one direction to another, towards the person's left above 0. */
+const floorTurn = (from: Vec, to: Vec) =>
+  deg(Math.atan2(to[0] * from[2] - to[2] * from[0], dot(from, to)))
+const tiltFrom = (v: Vec) => between(v, UP)
+
+const SPINE = ['lowBack', 'ribs', 'neck'] as const
+
+const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
+  [
+    {
+      name: 'stance length',
+      unit: 'leg lengths',
+      means: 'from ankle to ankle along the floor, in legs',
+    },
+    (f) => norm(flat(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot')))) / legLength(f.body),
+  ],
+  [
+    { name: 'stance', unit: 'cm', means: 'from ankle to ankle along the floor, for the stature' },
+    (f) => cm(f, norm(flat(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot'))))),
+  ],
+  [
+    {
+      name: 'hips level',
+      unit: 'deg',
+      means: 'how far the line of the hips is from level; above 0 the left one is higher',
+    },
+    (f) => {
+      const line = sub(joint(f, 'leftThigh'), joint(f, 'rightThigh'))
+      return deg(Math.asin(line[1] / norm(line)))
+    },
+  ],
+  [
+    {
+      name: 'shoulders level',
+      unit: 'deg',
+      means: 'how far the line of the shoulders is from level; above 0 the left one is higher',
+    },
+    (f) => {
+      const line = sub(joint(f, 'leftUpperArm'), joint(f, 'rightUpperArm'))
+      return deg(Math.asin(line[1] / norm(line)))
+    },
+  ],
+  [
+    {
+      name: 'shoulders over hips',
+      unit: 'deg',
+      means: 'how far the trunk leans from upright, in any direction',
+    },
+    (f) => tiltFrom(sub(mid(joint(f, 'leftUpperArm'), joint(f, 'rightUpperArm')), f.pose.root)),
+  ],
+  [
+    {
+      name: 'arm line',
+      unit: 'deg',
+      means: 'between the two upper arms; 180 when they make one line',
+    },
+    (f) =>
+      between(
+        sub(joint(f, 'leftForearm'), joint(f, 'leftUpperArm')),
+        sub(joint(f, 'rightForearm'), joint(f, 'rightUpperArm'))
+      ),
+  ],
+  [
+    {
+      name: 'spine arc',
+      unit: 'deg',
+      means: 'bend of the whole spine, low back to neck; forward above 0',
+    },
+    (f) => SPINE.reduce((sum, region) => sum + angleOf(f, region, 'bend'), 0),
+  ],
+  ...SPINE.map((region): [Omit<MeasureInfo, 'sided'>, Measured] => [
+    {
+      name: `${region === 'lowBack' ? 'low back' : region} arc`,
+      unit: 'deg',
+      means: `bend of the ${region === 'lowBack' ? 'low back' : region}; forward above 0`,
+    },
+    (f) => angleOf(f, region, 'bend'),
+  ]),
+  [
+    { name: 'side arc', unit: 'deg', means: 'side bend of the whole spine; to the left above 0' },
+    (f) => SPINE.reduce((sum, region) => sum + angleOf(f, region, 'side'), 0),
+  ],
+  [
+    {
+      name: 'turn',
+      unit: 'deg',
+      means: 'turn of the shoulders against the hips; to the left above 0',
+    },
+    (f) => angleOf(f, 'lowBack', 'turn') + angleOf(f, 'ribs', 'turn'),
+  ],
+  [
+    {
+      name: 'arc evenness',
+      unit: 'ratio',
+      means: 'the least bent region of low back and ribs to the most bent one; 1 is even',
+    },
+    (f) => {
+      const bends = (['bend', 'side', 'turn'] as const)
+        .map((name) => [angleOf(f, 'lowBack', name), angleOf(f, 'ribs', name)] as const)
+        .sort((a, b) => Math.abs(b[0]) + Math.abs(b[1]) - Math.abs(a[0]) - Math.abs(a[1]))[0]!
+      const [least, most] = bends.map(Math.abs).sort((a, b) => a - b)
+      return most! < 1 ? 1 : bends[0] * bends[1] < 0 ? 0 : least! / most!
+    },
+  ],
+  [
+    {
+      name: 'side bend plane',
+      unit: 'deg',
+      means: 'how far the trunk leaves the plane of the hips in a side bend; forward above 0',
+    },
+    (f) => {
+      const trunk = sub(mid(joint(f, 'leftUpperArm'), joint(f, 'rightUpperArm')), f.pose.root)
+      const ahead = apply(f.placed.rotations[0]!, [0, 0, 1])
+      return deg(Math.asin(dot(trunk, ahead) / norm(trunk)))
+    },
+  ],
+  [
+    {
+      name: 'head against heart',
+      unit: 'cm',
+      means: 'height of the head above the heart; below 0 the head is lower',
+    },
+    (f) =>
+      cm(
+        f,
+        pointIn(f.placed, 'head', [0, f.body.headUp / 2, 0])[1] -
+          pointIn(f.placed, 'ribs', [0, f.body.shoulderUp * 0.6, 0.01])[1]
+      ),
+  ],
+  [
+    {
+      name: 'balance margin',
+      unit: 'cm',
+      means: 'from the centre of mass to the edge of the support; below 0 it lies outside',
+    },
+    (f) => {
+      const margin = balanceMargin(f)
+      return Number.isFinite(margin) ? cm(f, margin) : null
+    },
+  ],
+]
+
+const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
+  [
+    {
+      name: 'knee over ankle',
+      unit: 'deg',
+      means: 'how far the shin leans; above 0 the knee is ahead of the ankle',
+    },
+    (f, side) => {
+      const shin = sub(joint(f, seg(side, 'Shank')), joint(f, seg(side, 'Foot')))
+      return deg(Math.atan2(dot(shin, footWay(f, side)), shin[1]))
+    },
+  ],
+  [
+    {
+      name: 'knee past toes',
+      unit: 'cm',
+      means: 'how far the knee is past the tip of the toes, along the foot; below 0 behind it',
+    },
+    (f, side) => cm(f, dot(sub(joint(f, seg(side, 'Shank')), toeTip(f, side)), footWay(f, side))),
+  ],
+  [
+    {
+      name: 'knee tracking',
+      unit: 'deg',
+      means: 'between the thigh and the foot, seen from above; above 0 the knee falls inward',
+    },
+    (f, side) => {
+      const thigh = flat(sub(joint(f, seg(side, 'Shank')), joint(f, seg(side, 'Thigh'))))
+      if (norm(thigh) < 0.02) return null
+      const turn = floorTurn(footWay(f, side), unit(thigh))
+      return side === 'left' ? -turn : turn
+    },
+  ],
+  [
+    { name: 'knee angle', unit: 'deg', means: 'bend of the knee; 0 is straight' },
+    (f, side) => angleOf(f, `${side}Knee`, 'flexion'),
+  ],
+  [
+    { name: 'elbow angle', unit: 'deg', means: 'bend of the elbow; 0 is straight' },
+    (f, side) => angleOf(f, `${side}Elbow`, 'flexion'),
+  ],
+  [
+    {
+      name: 'hip angle',
+      unit: 'deg',
+      means: 'between the thigh and the trunk’s line downward; 0 is standing',
+    },
+    (f, side) =>
+      between(
+        sub(joint(f, seg(side, 'Shank')), joint(f, seg(side, 'Thigh'))),
+        apply(f.placed.rotations[0]!, [0, -1, 0])
+      ),
+  ],
+  [
+    {
+      name: 'foot turn',
+      unit: 'deg',
+      means: 'the foot against the front of the pelvis, on the floor; outward above 0',
+    },
+    (f, side) => {
+      const turn = floorTurn(pelvisWay(f), footWay(f, side))
+      return side === 'left' ? turn : -turn
+    },
+  ],
+  [
+    {
+      name: 'heel line',
+      unit: 'cm',
+      means: 'how far the other foot’s arch is from the line of this foot through its heel',
+    },
+    (f, side) => {
+      const across = side === 'left' ? 'right' : 'left'
+      const arch = mid(heel(f, across), toeTip(f, across), 0.4)
+      const away = flat(sub(arch, heel(f, side)))
+      const way = footWay(f, side)
+      return cm(f, norm(sub(away, scale(way, dot(away, way)))))
+    },
+  ],
+  [
+    {
+      name: 'hips square',
+      unit: 'deg',
+      means:
+        'the front of the pelvis against this foot, on the floor; 0 when both look the same way',
+    },
+    (f, side) => Math.abs(floorTurn(pelvisWay(f), footWay(f, side))),
+  ],
+  [
+    {
+      name: 'shoulder over wrist',
+      unit: 'deg',
+      means: 'how far the line from wrist to shoulder leans from upright',
+    },
+    (f, side) => tiltFrom(sub(joint(f, seg(side, 'UpperArm')), joint(f, seg(side, 'Hand')))),
+  ],
+  [
+    {
+      name: 'hip over knee',
+      unit: 'deg',
+      means: 'how far the line from knee to hip leans from upright',
+    },
+    (f, side) => tiltFrom(sub(joint(f, seg(side, 'Thigh')), joint(f, seg(side, 'Shank')))),
+  ],
+  [
+    { name: 'ear to upper arm', unit: 'cm', means: 'from the ear to the line of the upper arm' },
+    (f, side) => {
+      const ear = pointIn(f.placed, 'head', [
+        (side === 'left' ? 1 : -1) * 0.05,
+        f.body.headUp * 0.45,
+        0,
+      ])
+      const shoulder = joint(f, seg(side, 'UpperArm'))
+      const arm = sub(joint(f, seg(side, 'Forearm')), shoulder)
+      const t = Math.max(0, Math.min(1, dot(sub(ear, shoulder), arm) / dot(arm, arm)))
+      return cm(f, norm(sub(ear, mid(shoulder, joint(f, seg(side, 'Forearm')), t))))
+    },
+  ],
+  [
+    { name: 'hand height', unit: 'cm', means: 'of the middle of the palm above the floor' },
+    (f, side) => cm(f, pointIn(f.placed, seg(side, 'Hand'), [0, -f.body.hand * 0.4, 0])[1]),
+  ],
+  [
+    { name: 'foot height', unit: 'cm', means: 'of the heel above the floor' },
+    (f, side) => cm(f, heel(f, side)[1]),
+  ],
+]
+
+/** Every measure, with its unit and meaning. */
+export const MEASURES: readonly MeasureInfo[] = [
+  ...MIDDLE.map(([info]) => ({ ...info, sided: false })),
+  ...SIDED.map(([info]) => ({ ...info, sided: true })),
+  {
+    name: 'load share',
+    unit: '%',
+    sided: false,
+    means: 'of the body weight on one contact: “load share left palm”',
+  },
+]
+
+export interface MeasureContext {
+  /** The side that leads the figure. */
+  lead: Side
+  /** What the side is named by. */
+  namedBy?: string
+  stature?: number
+}
+
+/** Which side a word means on a figure; null when it is none. */
+function sideMeant(
+  word: string,
+  f: Measuring,
+  { lead, namedBy = '' }: MeasureContext
+): Side | null {
+  const across: Side = lead === 'left' ? 'right' : 'left'
+  switch (word) {
+    case 'left':
+    case 'right':
+      return word
+    case 'lead':
+      return lead
+    case 'other':
+      return across
+    case 'front':
+    case 'back': {
+      const way = pelvisWay(f)
+      const ahead = dot(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot')), way)
+      const front: Side =
+        /front/i.test(namedBy) || Math.abs(ahead) < 0.05 ? lead : ahead > 0 ? 'left' : 'right'
+      return word === 'front' ? front : front === 'left' ? 'right' : 'left'
+    }
+    default:
+      return null
+  }
+}
+
+/**
+ * Measures a solved figure.
+ * @param name such as `front knee over ankle`, `arm line`, `load share left palm`
+ * @returns null when there is no such measure, or nothing to measure it on
+ */
+export function measure(
+  solved: Solved,
+  name: string,
+  context: MeasureContext
+): { value: number; unit: string } | null {
+  const f: Measuring = { ...solved, stature: context.stature ?? USUAL_STATURE }
+  const wanted = name.trim().toLowerCase().replace(/\s+/g, ' ')
+  const load = /^load share (.+)$/.exec(wanted)
+  if (load) {
+    const part = load[1]!.replace(
+      /^(lead|other|front|back) /,
+      (_, word: string) => `${sideMeant(word, f, context)} `
+    )
+    const found = loadShares(solved).find((each) => each.part === part)
+    return found ? { value: found.share * 100, unit: '%' } : null
+  }
+  const middle = MIDDLE.find(([info]) => info.name === wanted)
+  if (middle) return valued(middle[1](f), middle[0].unit)
+  const [, word = '', rest = ''] = /^(\w+) (.+)$/.exec(wanted) ?? []
+  const side = sideMeant(word, f, context)
+  const sided = SIDED.find(([info]) => info.name === (side ? rest : wanted))
+  if (!sided) return null
+  return valued(sided[1](f, side ?? context.lead), sided[0].unit)
+}
+
+const valued = (value: number | null, unit: string) => (value === null ? null : { value, unit })
+
+/** Every measure of a figure by name, both sides. */
+export function allMeasures(
+  solved: Solved,
+  context: MeasureContext
+): Record<string, { value: number; unit: string }> {
+  const names = MEASURES.filter((info) => info.name !== 'load share').flatMap((info) =>
+    info.sided ? [`left ${info.name}`, `right ${info.name}`] : [info.name]
+  )
+  return Object.fromEntries(
+    names.flatMap((name) => {
+      const found = measure(solved, name, context)
+      return found ? [[name, found]] : []
+    })
+  )
+}

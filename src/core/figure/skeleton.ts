@@ -1,0 +1,392 @@
+import type { Body } from './body'
+import {
+  add,
+  apply,
+  IDENTITY,
+  type Mat,
+  rotBy,
+  rotX,
+  rotY,
+  rotZ,
+  times,
+  transpose,
+  type Vec,
+} from './vec'
+
+/**
+ * The joints and their angles in clinical terms, in degrees. Zero is standing in the
+ * anatomical position: arms down, palms to the front.
+ */
+
+export const SEGMENTS = [
+  'pelvis',
+  'lowBack',
+  'ribs',
+  'neck',
+  'head',
+  'leftGirdle',
+  'leftUpperArm',
+  'leftForearm',
+  'leftHand',
+  'rightGirdle',
+  'rightUpperArm',
+  'rightForearm',
+  'rightHand',
+  'leftThigh',
+  'leftShank',
+  'leftFoot',
+  'leftToes',
+  'rightThigh',
+  'rightShank',
+  'rightFoot',
+  'rightToes',
+] as const
+export type Segment = (typeof SEGMENTS)[number]
+
+/** One angle of a joint: its range, and whether the mirror turns its sign. */
+export interface AngleInfo {
+  joint: string
+  angle: string
+  min: number
+  max: number
+  flips: boolean
+}
+
+const angle = (
+  joint: string,
+  name: string,
+  min: number,
+  max: number,
+  flips = false
+): AngleInfo => ({
+  joint,
+  angle: name,
+  min,
+  max,
+  flips,
+})
+
+const limb = (side: 'left' | 'right'): AngleInfo[] => {
+  const of = (joint: string) => side + joint
+  return [
+    angle(of('Girdle'), 'raise', -10, 40),
+    angle(of('Girdle'), 'drawIn', -25, 25),
+    angle(of('Shoulder'), 'flexion', -60, 180),
+    angle(of('Shoulder'), 'abduction', -60, 180),
+    angle(of('Shoulder'), 'rotation', -90, 90),
+    angle(of('Elbow'), 'flexion', -5, 150),
+    angle(of('Forearm'), 'turn', -10, 170),
+    angle(of('Wrist'), 'flexion', -90, 80),
+    angle(of('Wrist'), 'side', -20, 30),
+    angle(of('Hip'), 'flexion', -30, 135),
+    angle(of('Hip'), 'abduction', -30, 75),
+    angle(of('Hip'), 'rotation', -50, 90),
+    angle(of('Knee'), 'flexion', -5, 155),
+    angle(of('Ankle'), 'up', -75, 35),
+    angle(of('Ankle'), 'tilt', -30, 20),
+    angle(of('Toes'), 'up', -40, 75),
+  ]
+}
+
+/**
+ * Every angle of the body. Ranges: AAOS 1965 (from memory), widened where practice goes
+ * further with the girdle or a prop: hip flexion with a rounded low back to 135, hip rotation
+ * out with flexion to 90, wide straddles to 75, toes bent under weight, wrists to 90 under
+ * weight, kneeling knees to 155. See `NORMAL_RANGES` for the plain table.
+ */
+export const ANGLES: readonly AngleInfo[] = [
+  angle('pelvis', 'turn', -360, 360, true),
+  angle('pelvis', 'tilt', -360, 360),
+  angle('pelvis', 'lean', -360, 360, true),
+  angle('lowBack', 'bend', -30, 45),
+  angle('lowBack', 'side', -20, 20, true),
+  angle('lowBack', 'turn', -12, 12, true),
+  angle('ribs', 'bend', -25, 45),
+  angle('ribs', 'side', -25, 25, true),
+  angle('ribs', 'turn', -40, 40, true),
+  angle('neck', 'bend', -50, 50),
+  angle('neck', 'side', -45, 45, true),
+  angle('neck', 'turn', -80, 80, true),
+  angle('head', 'bend', -20, 20),
+  ...limb('left'),
+  ...limb('right'),
+]
+
+/** The published table of normal ranges (AAOS 1965, from memory), in degrees. */
+export const NORMAL_RANGES = {
+  shoulderFlexion: 180,
+  shoulderExtension: 60,
+  shoulderAbduction: 180,
+  shoulderRotationIn: 70,
+  shoulderRotationOut: 90,
+  elbowFlexion: 150,
+  wristFlexion: 80,
+  wristExtension: 70,
+  hipFlexion: 120,
+  hipExtension: 30,
+  hipAbduction: 45,
+  hipAdduction: 30,
+  hipRotation: 45,
+  kneeFlexion: 135,
+  ankleUp: 20,
+  ankleDown: 50,
+  neckFlexion: 45,
+  neckExtension: 45,
+  neckSide: 45,
+  neckTurn: 80,
+  trunkFlexion: 80,
+  trunkExtension: 25,
+  trunkSide: 35,
+  trunkTurn: 45,
+} as const
+
+/** Where each angle stands in a list of all of them: `leftHip.flexion` → index. */
+export const ANGLE_INDEX: ReadonlyMap<string, number> = new Map(
+  ANGLES.map(({ joint, angle: name }, i) => [`${joint}.${name}`, i])
+)
+export const indexOf = (joint: string, name: string): number => ANGLE_INDEX.get(`${joint}.${name}`)!
+
+/** For each angle, where its mirrored one stands. */
+export const MIRROR_INDEX: readonly number[] = ANGLES.map(({ joint, angle: name }) => {
+  const across = joint.startsWith('left')
+    ? joint.replace('left', 'right')
+    : joint.startsWith('right')
+      ? joint.replace('right', 'left')
+      : joint
+  return indexOf(across, name)
+})
+
+/** A pose in numbers: where the middle of the hips is, and every angle in the order of `ANGLES`. */
+export interface Pose {
+  root: Vec
+  angles: number[]
+}
+
+/** The pose seen in a mirror: left and right change places. */
+export function mirroredPose({ root, angles }: Pose): Pose {
+  return {
+    root: [-root[0], root[1], root[2]],
+    angles: ANGLES.map(({ flips }, i) => (flips ? -1 : 1) * angles[MIRROR_INDEX[i]!]!),
+  }
+}
+
+type LocalRotation = (angles: readonly number[]) => Mat
+
+interface Joint {
+  segment: Segment
+  parent: Segment | null
+  /** Place of the joint in the parent. */
+  at: (body: Body) => Vec
+  /** Indexes of its angles. */
+  angles: readonly number[]
+  rotation: LocalRotation
+}
+
+const spine: LocalRotation = ([bend, side, turn]) =>
+  times(rotY(turn!), times(rotX(bend!), rotZ(-side!)))
+
+function arm(side: 'left' | 'right'): Joint[] {
+  const s = side === 'left' ? 1 : -1
+  const seg = (name: string) => `${side}${name}` as Segment
+  const ids = (joint: string, ...names: string[]) =>
+    names.map((name) => indexOf(side + joint, name))
+  return [
+    {
+      segment: seg('Girdle'),
+      parent: 'ribs',
+      at: (b) => [s * 0.02, b.shoulderUp, 0.01],
+      angles: ids('Girdle', 'raise', 'drawIn'),
+      rotation: ([raise, drawIn]) => times(rotY(s * drawIn!), rotZ(s * raise!)),
+    },
+    {
+      segment: seg('UpperArm'),
+      parent: seg('Girdle'),
+      at: (b) => [s * (b.shoulderOut - 0.02), 0, -0.01],
+      angles: ids('Shoulder', 'flexion', 'abduction', 'rotation'),
+      rotation: ([flexion, abduction, rotation]) =>
+        times(rotBy([-flexion!, 0, s * abduction!]), rotY(s * rotation!)),
+    },
+    {
+      segment: seg('Forearm'),
+      parent: seg('UpperArm'),
+      at: (b) => [0, -b.upperArm, 0],
+      angles: [indexOf(`${side}Elbow`, 'flexion'), indexOf(`${side}Forearm`, 'turn')],
+      rotation: ([flexion, turn]) => times(rotX(-flexion!), rotY(-s * turn!)),
+    },
+    {
+      segment: seg('Hand'),
+      parent: seg('Forearm'),
+      at: (b) => [0, -b.forearm, 0],
+      angles: ids('Wrist', 'flexion', 'side'),
+      rotation: ([flexion, toThumb]) => times(rotX(-flexion!), rotZ(s * toThumb!)),
+    },
+  ]
+}
+
+function leg(side: 'left' | 'right'): Joint[] {
+  const s = side === 'left' ? 1 : -1
+  const seg = (name: string) => `${side}${name}` as Segment
+  const ids = (joint: string, ...names: string[]) =>
+    names.map((name) => indexOf(side + joint, name))
+  return [
+    {
+      segment: seg('Thigh'),
+      parent: 'pelvis',
+      at: (b) => [s * b.hipOut, 0, 0],
+      angles: ids('Hip', 'flexion', 'abduction', 'rotation'),
+      rotation: ([flexion, abduction, rotation]) =>
+        times(rotBy([-flexion!, 0, s * abduction!]), rotY(s * rotation!)),
+    },
+    {
+      segment: seg('Shank'),
+      parent: seg('Thigh'),
+      at: (b) => [0, -b.thigh, 0],
+      angles: ids('Knee', 'flexion'),
+      rotation: ([flexion]) => rotX(flexion!),
+    },
+    {
+      segment: seg('Foot'),
+      parent: seg('Shank'),
+      at: (b) => [0, -b.shank, 0],
+      angles: ids('Ankle', 'up', 'tilt'),
+      rotation: ([up, tilt]) => times(rotX(-up!), rotZ(s * tilt!)),
+    },
+    {
+      segment: seg('Toes'),
+      parent: seg('Foot'),
+      at: (b) => [0, -b.ankleHeight + 0.008, b.foot * 0.5],
+      angles: ids('Toes', 'up'),
+      rotation: ([up]) => rotX(-up!),
+    },
+  ]
+}
+
+/** The tree of joints, parents before children. */
+export const JOINTS: readonly Joint[] = [
+  {
+    segment: 'pelvis',
+    parent: null,
+    at: () => [0, 0, 0],
+    angles: [indexOf('pelvis', 'turn'), indexOf('pelvis', 'tilt'), indexOf('pelvis', 'lean')],
+    rotation: ([turn, tilt, lean]) => times(rotY(turn!), times(rotX(tilt!), rotZ(-lean!))),
+  },
+  {
+    segment: 'lowBack',
+    parent: 'pelvis',
+    at: (b) => [0, b.pelvisUp, -0.012],
+    angles: ['bend', 'side', 'turn'].map((name) => indexOf('lowBack', name)),
+    rotation: spine,
+  },
+  {
+    segment: 'ribs',
+    parent: 'lowBack',
+    at: (b) => [0, b.lowBackUp, 0],
+    angles: ['bend', 'side', 'turn'].map((name) => indexOf('ribs', name)),
+    rotation: spine,
+  },
+  {
+    segment: 'neck',
+    parent: 'ribs',
+    at: (b) => [0, b.neckFrom, 0],
+    angles: ['bend', 'side', 'turn'].map((name) => indexOf('neck', name)),
+    rotation: spine,
+  },
+  {
+    segment: 'head',
+    parent: 'neck',
+    at: (b) => [0, b.neckUp, 0.006],
+    angles: [indexOf('head', 'bend')],
+    rotation: ([bend]) => rotX(bend!),
+  },
+  ...arm('left'),
+  ...arm('right'),
+  ...leg('left'),
+  ...leg('right'),
+]
+
+const JOINT_OF = new Map(JOINTS.map((joint, i) => [joint.segment, i]))
+
+/** Index of the joint that moves a segment. */
+export const jointOf = (segment: Segment): number => JOINT_OF.get(segment)!
+
+/** For each joint, the joints from the root down to it. */
+export const CHAINS: readonly (readonly number[])[] = JOINTS.map(({ segment }) => {
+  const chain: number[] = []
+  for (let at: Segment | null = segment; at; at = JOINTS[jointOf(at)]!.parent)
+    chain.unshift(jointOf(at))
+  return chain
+})
+
+/** Where every segment is: its joint in space, and how it is turned. */
+export interface Placed {
+  origins: Vec[]
+  rotations: Mat[]
+}
+
+const valuesOf = (joint: Joint, angles: readonly number[]) => joint.angles.map((i) => angles[i]!)
+
+/**
+ * The joint whose rotation a segment starts from: its parent's. The arm starts from the ribs:
+ * the girdle carries the shoulder to another place and does not tip the arm, as arm angles are
+ * told against the trunk.
+ */
+const turnedBy = (segment: Segment, parent: number): number =>
+  segment.endsWith('UpperArm') ? jointOf('ribs') : parent
+
+/** Joints that carry what hangs on them without turning it: the girdles. */
+export const CARRIERS: ReadonlyMap<number, number> = new Map(
+  (['left', 'right'] as const).map((side) => [jointOf(`${side}Girdle`), jointOf(`${side}UpperArm`)])
+)
+
+/** Places every segment of a body. */
+export function place(body: Body, pose: Pose): Placed {
+  const origins: Vec[] = []
+  const rotations: Mat[] = []
+  for (const joint of JOINTS) {
+    const parent = joint.parent === null ? -1 : jointOf(joint.parent)
+    const local = joint.rotation(valuesOf(joint, pose.angles))
+    if (parent < 0) {
+      origins.push(pose.root)
+      rotations.push(local)
+    } else {
+      origins.push(add(origins[parent]!, apply(rotations[parent]!, joint.at(body))))
+      rotations.push(times(rotations[turnedBy(joint.segment, parent)]!, local))
+    }
+  }
+  return { origins, rotations }
+}
+
+/** A point of a segment, told in the segment, in space. */
+export const pointIn = (placed: Placed, segment: Segment, local: Vec): Vec => {
+  const i = jointOf(segment)
+  return add(placed.origins[i]!, apply(placed.rotations[i]!, local))
+}
+
+const STEP = 1e-3
+
+/**
+ * For each angle, the axis in space about which a small change of it turns the segment, for
+ * one degree; taken from the rotation itself.
+ */
+export function axesOf(pose: Pose, placed: Placed): Vec[] {
+  const axes = new Array<Vec>(ANGLES.length)
+  JOINTS.forEach((joint) => {
+    const values = valuesOf(joint, pose.angles)
+    const parent =
+      joint.parent === null
+        ? IDENTITY
+        : placed.rotations[turnedBy(joint.segment, jointOf(joint.parent))]!
+    joint.angles.forEach((index, k) => {
+      const at = (by: number) => joint.rotation(values.with(k, values[k]! + by))
+      // R(+) R(-)ᵀ is a small turn; its skew part is the axis.
+      const turn = times(at(STEP), transpose(at(-STEP)))
+      const local: Vec = [
+        (turn[7]! - turn[5]!) / (4 * STEP),
+        (turn[2]! - turn[6]!) / (4 * STEP),
+        (turn[3]! - turn[1]!) / (4 * STEP),
+      ]
+      axes[index] = apply(parent, local)
+    })
+  })
+  return axes
+}

@@ -1,0 +1,478 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix'
+import { type Body, bodyOf } from './body'
+import { type ContactPoint, FLESH, LIMBS, pointsOf } from './parts'
+import {
+  ANGLES,
+  axesOf,
+  CARRIERS,
+  CHAINS,
+  indexOf,
+  jointOf,
+  mirroredPose,
+  JOINTS,
+  type Placed,
+  place,
+  pointIn,
+  type Pose,
+  type Segment,
+} from './skeleton'
+import { type Contact, type Figure, mirroredFigure, PROP_HEIGHT } from './spec'
+import { add, apply, cross, dot, norm, scale, sub, type Vec } from './vec'
+
+/** Stature that a figure is solved for, in cm; everything scales with it but the props. */
+export const USUAL_STATURE = 170
+
+/** A contact that cannot be met, and by how much. */
+export interface Unmet {
+  part: string
+  on: string
+  /** How far it stays away, in cm. */
+  cm: number
+  message: string
+}
+
+export interface Solved {
+  body: Body
+  pose: Pose
+  placed: Placed
+  contacts: Contact[]
+  unmet: Unmet[]
+  /** Rounds that it took. */
+  rounds: number
+}
+
+export interface SolveOptions {
+  /** In cm; the props keep their size. */
+  stature?: number
+  /** A pose to start from, such as the one a moment ago. */
+  from?: Pose
+  /** A part that is pulled to a place, in statures. */
+  pull?: { part: string; to: Vec }
+  rounds?: number
+}
+
+/** One equation: a point of the body, along a direction, against a target. */
+interface Row {
+  segment: Segment
+  point: Vec
+  along: Vec
+  /** What is missing, in statures. */
+  rest: number
+  /** A second place of the body that the point is measured from. */
+  against?: { segment: Segment; point: Vec }
+  contact?: number
+  weight: number
+}
+
+const HARD = 1
+const ROOT = 3
+const UP: Vec = [0, 1, 0]
+
+/**
+ * How readily each angle gives way: hands and feet settle on what they touch, and the trunk
+ * keeps its shape longest.
+ */
+const READY = ANGLES.map(({ joint }) => {
+  if (joint === 'pelvis') return 0.5
+  if (joint === 'lowBack' || joint === 'ribs') return 0.15
+  if (joint === 'neck' || joint === 'head') return 0.1
+  if (joint.endsWith('Girdle')) return 0.2
+  return /(?:Wrist|Ankle|Forearm|Toes)$/.test(joint) ? 25 : 1
+})
+
+const clampAngle = (i: number, value: number) =>
+  Math.min(ANGLES[i]!.max, Math.max(ANGLES[i]!.min, value))
+
+/** The angles that a figure asks for; what it does not name is 0. */
+export function askedAngles(figure: Figure): number[] {
+  const angles = new Array<number>(ANGLES.length).fill(0)
+  for (const [joint, values] of Object.entries(figure.angles))
+    for (const [name, value] of Object.entries(values)) {
+      const i = indexOf(joint, name)
+      angles[i] = clampAngle(i, value)
+    }
+  return angles
+}
+
+/** Height of a surface above the floor, in statures. */
+export const surfaceHeight = (on: string, stature = USUAL_STATURE): number =>
+  (PROP_HEIGHT[on] ?? 0) / stature
+
+function limbOf(on: string, body: Body) {
+  const match = /^(left|right) (.+)$/.exec(on)
+  const limb = match && LIMBS[match[2]!]
+  return limb ? limb(body, match[1] as 'left' | 'right') : null
+}
+
+/** How far two soft parts sink into each other, of the sum of their radii. */
+const SOFT = 0.8
+
+function contactRows(
+  contact: Contact,
+  index: number,
+  points: ContactPoint[],
+  placed: Placed,
+  body: Body,
+  wall: number,
+  stature: number
+): Row[] {
+  const limb = limbOf(contact.on, body)
+  if (limb) {
+    const { segment, at, radius } = points[0]!
+    const point = pointIn(placed, segment, at)
+    const target = pointIn(placed, limb.segment, [0, -limb.length * (contact.along ?? 0.5), 0])
+    const away = sub(point, target)
+    const distance = norm(away)
+    const wanted = (radius + limb.radius) * SOFT
+    const along = distance < 1e-9 ? UP : scale(away, 1 / distance)
+    // Along the limb it has its place; across it, its distance.
+    const axis = apply(placed.rotations[jointOf(limb.segment)]!, UP)
+    const against = { segment: limb.segment, point: target }
+    return [
+      { segment, point, along, rest: wanted - distance, against, contact: index, weight: HARD },
+      {
+        segment,
+        point,
+        along: axis,
+        rest: -dot(away, axis),
+        against,
+        contact: index,
+        weight: HARD,
+      },
+    ]
+  }
+  return points
+    .flatMap(({ segment, at, radius }): Row[] => {
+      const point = pointIn(placed, segment, at)
+      if (contact.on === 'wall') {
+        const inward = wall < 0 ? 1 : -1
+        return [
+          {
+            segment,
+            point,
+            along: [0, 0, 1],
+            rest: wall + inward * radius - point[2],
+            contact: index,
+            weight: HARD,
+          },
+        ]
+      }
+      const height = surfaceHeight(contact.on, stature)
+      const row: Row = {
+        segment,
+        point,
+        along: UP,
+        rest: height + radius - point[1],
+        contact: index,
+        weight: HARD,
+      }
+      return [row]
+    })
+    .concat(pinned(contact, index, points, placed))
+}
+
+/** A contact that has its place on the floor keeps it with its first point. */
+function pinned(contact: Contact, index: number, points: ContactPoint[], placed: Placed): Row[] {
+  if (!contact.at) return []
+  const { segment, at } = points[0]!
+  const point = pointIn(placed, segment, at)
+  return [
+    {
+      segment,
+      point,
+      along: [1, 0, 0],
+      rest: contact.at[0] - point[0],
+      contact: index,
+      weight: HARD,
+    },
+    {
+      segment,
+      point,
+      along: [0, 0, 1],
+      rest: contact.at[1] - point[2],
+      contact: index,
+      weight: HARD,
+    },
+  ]
+}
+
+const JOINT_ANGLES = JOINTS.map((joint) => joint.angles)
+
+/** Adds what each angle does to a point of a segment, along a direction. */
+function addColumn(
+  out: Float64Array,
+  segment: Segment,
+  point: Vec,
+  along: Vec,
+  sign: number,
+  placed: Placed,
+  axes: Vec[]
+) {
+  out[0]! += sign * along[0]
+  out[1]! += sign * along[1]
+  out[2]! += sign * along[2]
+  for (const joint of CHAINS[jointOf(segment)]!) {
+    const carried = CARRIERS.get(joint)
+    const at =
+      carried === undefined || jointOf(segment) === joint ? point : placed.origins[carried]!
+    const arm = sub(at, placed.origins[joint]!)
+    const lever = cross(arm, along)
+    for (const i of JOINT_ANGLES[joint]!) out[ROOT + i]! += sign * dot(axes[i]!, lever)
+  }
+}
+
+const COLUMNS = ROOT + ANGLES.length
+const DAMPING = 1e-9
+const MOST_DEGREES = 25
+/** How much of the way back to the asked angles is gone in one round; less while a part is held. */
+const HOMING = 0.5
+const HOMING_HELD = 0.02
+/** Degrees in a round below which the pose has come to rest; rounds of making it exact; and when it is. */
+const RESTS = 0.05
+const POLISH = 12
+const MET = 2e-7
+
+/** What tells two figures apart, whatever the order of their contacts. */
+const keyOf = (figure: Figure) =>
+  JSON.stringify([askedAngles(figure), sortedContacts(figure), figure.wall, figure.body])
+
+const sortedContacts = (figure: Figure): Contact[] =>
+  [...figure.contacts].sort((a, b) => (a.part + a.on < b.part + b.on ? -1 : 1))
+
+/**
+ * Finds the pose nearest to the angles of a figure, inside the limits of the joints, in which
+ * its contacts are met and nothing is below the floor. The mirrored figure has the mirrored pose.
+ */
+export function solve(figure: Figure, options: SolveOptions = {}): Solved {
+  if (options.from || options.pull) return solveAsItIs(figure, options)
+  // Of a figure and its mirror always the same one is solved, so that both are exactly alike.
+  const across = mirroredFigure(figure)
+  const [own, other] = [keyOf(figure), keyOf(across)]
+  const even = own === other
+  const solved = solveAsItIs(
+    {
+      ...(own <= other ? figure : across),
+      contacts: sortedContacts(own <= other ? figure : across),
+    },
+    options
+  )
+  if (own <= other && !even) return { ...solved, contacts: figure.contacts }
+  const mirrored = mirroredPose(solved.pose)
+  const pose = even ? middleOf(solved.pose, mirrored) : mirrored
+  const { stature = USUAL_STATURE } = options
+  const placed = place(solved.body, pose)
+  const contacts = figure.contacts.map((contact) => ({
+    contact,
+    points: pointsOf(contact.part, solved.body)!,
+  }))
+  return {
+    ...solved,
+    pose,
+    placed,
+    contacts: figure.contacts,
+    unmet: unmetOf(contacts, placed, solved.body, figure.wall ?? 0, stature),
+  }
+}
+
+const middleOf = (a: Pose, b: Pose): Pose => ({
+  root: a.root.map((value, i) => (value + b.root[i]!) / 2) as unknown as Vec,
+  angles: a.angles.map((value, i) => (value + b.angles[i]!) / 2),
+})
+
+/**
+ * Finds the pose nearest to the angles of a figure, inside the limits of the joints, in which
+ * its contacts are met and nothing is below the floor: Newton's steps on the contacts, each
+ * the least change of the angles, drawn back towards the angles that were asked for.
+ */
+function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
+  const { stature = USUAL_STATURE, pull, rounds = 80 } = options
+  const body = bodyOf(figure.body)
+  const asked = askedAngles(figure)
+  const contacts = figure.contacts.map((contact) => ({
+    contact,
+    points: pointsOf(contact.part, body)!,
+  }))
+  const flesh = FLESH.filter(
+    (part) => !figure.contacts.some((contact) => contact.part === part && contact.on !== 'wall')
+  ).flatMap((part) => pointsOf(part, body)!)
+  const pulled = pull && pointsOf(pull.part, body)?.[0]
+  let pose: Pose = options.from
+    ? { root: options.from.root, angles: [...options.from.angles] }
+    : { root: [0, 0.53, 0], angles: [...asked] }
+  if (!options.from)
+    pose = {
+      ...pose,
+      root: [0, standOn(body, pose, contacts.map((each) => each.points).flat()), 0],
+    }
+  const wall = figure.wall ?? 0
+  const below = new Set<number>()
+  let placed = place(body, pose)
+  let round = 0
+  let settled = 0
+  for (; round < rounds; round += 1) {
+    const rows: Row[] = contacts.flatMap(({ contact, points }, i) =>
+      contactRows(contact, i, points, placed, body, wall, stature)
+    )
+    flesh.forEach(({ segment, at, radius }, i) => {
+      const point = pointIn(placed, segment, at)
+      const rest = radius - point[1]
+      if (rest > 1e-4) below.add(i)
+      else if (rest < -2e-3) below.delete(i)
+      if (below.has(i)) rows.push({ segment, point, along: UP, rest, weight: HARD })
+    })
+    if (pull && pulled) {
+      const point = pointIn(placed, pulled.segment, pulled.at)
+      const away = sub(pull.to, point)
+      ;(
+        [
+          [1, 0, 0],
+          [0, 1, 0],
+          [0, 0, 1],
+        ] as Vec[]
+      ).forEach((along) =>
+        rows.push({ segment: pulled.segment, point, along, rest: dot(away, along), weight: 0.05 })
+      )
+    }
+    const step = nextStep(rows, pose, placed, asked, settled ? 0 : pull ? HOMING_HELD : HOMING)
+    const worst = rows.reduce(
+      (most, row) => Math.max(most, row.weight === HARD ? Math.abs(row.rest) : 0),
+      0
+    )
+    pose = {
+      root: add(pose.root, [step[0]!, step[1]!, step[2]!]),
+      angles: pose.angles.map((value, i) => clampAngle(i, value + step[ROOT + i]!)),
+    }
+    placed = place(body, pose)
+    let moved = 0
+    for (let i = 0; i < COLUMNS; i += 1)
+      moved = Math.max(moved, Math.abs(step[i]!) * (i < ROOT ? 100 : 1))
+    if (process.env.DBG && (round % 8 === 0 || round > 75))
+      console.log(round, worst.toExponential(2), moved.toFixed(4), rows.length)
+    if (settled && (worst < MET || round - settled > POLISH)) break
+    // Once the pose has come to rest between what is asked and what is met, it is made exact.
+    if (!settled && (moved < RESTS || round > rounds - POLISH)) settled = round
+  }
+  return {
+    body,
+    pose,
+    placed,
+    contacts: figure.contacts,
+    unmet: unmetOf(contacts, placed, body, wall, stature),
+    rounds: round,
+  }
+}
+
+/** Height of the hips at which the lowest contact touches the floor, before anything moves. */
+function standOn(body: Body, pose: Pose, points: ContactPoint[]): number {
+  const placed = place(body, { ...pose, root: [0, 0, 0] })
+  const lowest = points.map(({ segment, at, radius }) => pointIn(placed, segment, at)[1] - radius)
+  return lowest.length ? -Math.min(...lowest) : 0.53
+}
+
+function nextStep(
+  rows: Row[],
+  pose: Pose,
+  placed: Placed,
+  asked: number[],
+  homing: number
+): Float64Array {
+  const axes = axesOf(pose, placed)
+  const m = rows.length
+  const jacobian = rows.map((row) => {
+    const out = new Float64Array(COLUMNS)
+    addColumn(out, row.segment, row.point, row.along, 1, placed, axes)
+    if (row.against)
+      addColumn(out, row.against.segment, row.against.point, row.along, -1, placed, axes)
+    return out
+  })
+  // What the angles would do by themselves: go back to what was asked for.
+  const wish = new Float64Array(COLUMNS)
+  asked.forEach((value, i) => {
+    wish[ROOT + i] = (value - pose.angles[i]!) * homing
+  })
+  const ready = new Float64Array(COLUMNS).fill(1)
+  ANGLES.forEach((_, i) => {
+    ready[ROOT + i] = READY[i]!
+  })
+  let step = wish
+  if (m === 0) return capped(step)
+  // An angle at its limit that is pushed further stays where it is, and the others do the work.
+  for (let pass = 0; pass < 4; pass += 1) {
+    const free = wish.map((value, i) => (ready[i]! === 0 ? 0 : value))
+    const a = Matrix.zeros(m, m)
+    const b = Matrix.zeros(m, 1)
+    for (let r = 0; r < m; r += 1) {
+      const jr = jacobian[r]!
+      let along = 0
+      for (let c = 0; c < COLUMNS; c += 1) along += jr[c]! * free[c]!
+      b.set(r, 0, rows[r]!.rest - along)
+      for (let q = 0; q <= r; q += 1) {
+        const jq = jacobian[q]!
+        let sum = 0
+        for (let c = 0; c < COLUMNS; c += 1) sum += jr[c]! * ready[c]! * jq[c]!
+        if (q === r) sum += DAMPING / (rows[r]!.weight * rows[r]!.weight)
+        a.set(r, q, sum)
+        a.set(q, r, sum)
+      }
+    }
+    const y = new CholeskyDecomposition(a).solve(b)
+    step = Float64Array.from(free)
+    for (let r = 0; r < m; r += 1) {
+      const force = y.get(r, 0)
+      const jr = jacobian[r]!
+      for (let c = 0; c < COLUMNS; c += 1) step[c]! += ready[c]! * jr[c]! * force
+    }
+    const cap = capOf(step)
+    let frozen = false
+    ANGLES.forEach(({ min, max }, i) => {
+      const c = ROOT + i
+      const next = pose.angles[i]! + step[c]! * cap
+      const outward =
+        (next > max + 1e-9 && pose.angles[i]! >= max - 1e-9) ||
+        (next < min - 1e-9 && pose.angles[i]! <= min + 1e-9)
+      if (ready[c]! > 0 && outward) {
+        ready[c] = 0
+        frozen = true
+      }
+    })
+    if (!frozen) break
+  }
+  return capped(step)
+}
+
+function capOf(step: Float64Array): number {
+  let most = 0
+  for (let i = ROOT; i < COLUMNS; i += 1) most = Math.max(most, Math.abs(step[i]!))
+  return most > MOST_DEGREES ? MOST_DEGREES / most : 1
+}
+
+function capped(step: Float64Array): Float64Array {
+  const cap = capOf(step)
+  return cap === 1 ? step : step.map((value) => value * cap)
+}
+
+const TOLD_CM = 0.5
+
+function unmetOf(
+  contacts: { contact: Contact; points: ContactPoint[] }[],
+  placed: Placed,
+  body: Body,
+  wall: number,
+  stature: number
+): Unmet[] {
+  return contacts.flatMap(({ contact, points }, i) => {
+    const rows = contactRows(contact, i, points, placed, body, wall, stature)
+    const worst = rows.reduce((most, row) => Math.max(most, Math.abs(row.rest)), 0)
+    const cm = worst * stature
+    if (cm < TOLD_CM) return []
+    const told = cm.toFixed(1)
+    return [
+      {
+        part: contact.part,
+        on: contact.on,
+        cm,
+        message: `The ${contact.part} stays ${told} cm away from the ${contact.on}.`,
+      },
+    ]
+  })
+}

@@ -1,0 +1,134 @@
+import { z } from 'zod'
+import { ANGLE_INDEX, ANGLES } from './skeleton'
+import { LIMBS, PARTS } from './parts'
+
+/** A figure as it is kept on a card: angles, what touches what, props, and how it is seen. */
+
+export const PROP_KINDS = ['block', 'chair', 'bolster', 'wall', 'blanket', 'strap'] as const
+export const BLOCK_HEIGHTS = ['low', 'middle', 'high'] as const
+
+/** Heights of props, in cm. Common practice, no source. */
+export const PROP_HEIGHT: Record<string, number> = {
+  'block low': 10,
+  'block middle': 15,
+  'block high': 23,
+  chair: 45,
+  bolster: 20,
+  blanket: 4,
+}
+
+const number = z.number({ error: 'should be a number' }).min(-720).max(720)
+
+const Angles = z.record(z.string(), z.record(z.string(), number)).superRefine((joints, context) => {
+  for (const [joint, angles] of Object.entries(joints))
+    for (const name of Object.keys(angles))
+      if (!ANGLE_INDEX.has(`${joint}.${name}`)) {
+        const known = ANGLES.filter((each) => each.joint === joint).map((each) => each.angle)
+        context.addIssue({
+          code: 'custom',
+          path: [joint, name],
+          message: known.length
+            ? `${joint} has no angle “${name}”; it has ${known.join(', ')}`
+            : `there is no joint “${joint}”; the joints are ${[...new Set(ANGLES.map((each) => each.joint))].join(', ')}`,
+        })
+      }
+})
+
+const LIMB_NAMES = Object.keys(LIMBS).flatMap((name) => [`left ${name}`, `right ${name}`])
+const SURFACES = [
+  'floor',
+  'wall',
+  'chair',
+  'bolster',
+  'blanket',
+  'block low',
+  'block middle',
+  'block high',
+]
+
+export const Contact = z.strictObject({
+  part: z.enum(PARTS as [string, ...string[]], {
+    error: () => `should be a part of the body: ${PARTS.join(', ')}`,
+  }),
+  /** A surface, or a limb. */
+  on: z.enum([...SURFACES, ...LIMB_NAMES] as [string, ...string[]], {
+    error: () => `should be one of: ${[...SURFACES, ...LIMB_NAMES].join(', ')}`,
+  }),
+  /** On a limb: from its first joint (0) to its second (1). */
+  along: z.number().min(0).max(1).optional(),
+  /** Where the part stays on the floor, in statures: to the left, and to the front. */
+  at: z.tuple([z.number(), z.number()]).optional(),
+})
+export type Contact = z.infer<typeof Contact>
+
+export const Figure = z.strictObject({
+  angles: Angles.default({}),
+  contacts: z.array(Contact).max(24).default([]),
+  /** Where the wall stands, in statures from the middle of the hips at first: behind is less than 0. */
+  wall: z.number().min(-3).max(3).optional(),
+  /** A strap from one part to another. */
+  straps: z
+    .array(
+      z.tuple([z.enum(PARTS as [string, ...string[]]), z.enum(PARTS as [string, ...string[]])])
+    )
+    .max(4)
+    .default([]),
+  /** Turned about the upright axis, and tipped to be seen from above, in degrees. */
+  view: z.strictObject({ turn: number, tilt: number.optional() }).optional(),
+  body: z
+    .strictObject({
+      legs: z.number().min(0.8).max(1.2).optional(),
+      arms: z.number().min(0.8).max(1.2).optional(),
+      trunk: z.number().min(0.8).max(1.2).optional(),
+    })
+    .optional(),
+})
+export type Figure = z.infer<typeof Figure>
+export type FigureInput = z.input<typeof Figure>
+
+const swap = (words: string): string =>
+  words.startsWith('left')
+    ? `right${words.slice(4)}`
+    : words.startsWith('right')
+      ? `left${words.slice(5)}`
+      : words
+
+const FLIPS = new Set(
+  ANGLES.filter((each) => each.flips).map((each) => `${each.joint}.${each.angle}`)
+)
+
+/** The figure seen in a mirror: what the left did the right does. */
+export function mirroredFigure(figure: Figure): Figure {
+  return {
+    ...figure,
+    angles: Object.fromEntries(
+      Object.entries(figure.angles).map(([joint, angles]) => [
+        swap(joint),
+        Object.fromEntries(
+          Object.entries(angles).map(([name, value]) => [
+            name,
+            FLIPS.has(`${joint}.${name}`) ? 0 - value : value,
+          ])
+        ),
+      ])
+    ),
+    contacts: figure.contacts.map((contact) => ({
+      ...contact,
+      part: swap(contact.part),
+      on: swap(contact.on),
+      ...(contact.at ? { at: [0 - contact.at[0], contact.at[1]] as [number, number] } : {}),
+    })),
+    straps: figure.straps.map(([from, to]) => [swap(from), swap(to)] as [string, string]),
+    ...(figure.view ? { view: { ...figure.view, turn: 0 - figure.view.turn } } : {}),
+  }
+}
+
+/** What a figure's data says that cannot be used; null when it is good. */
+export function readFigure(
+  data: unknown
+): { figure: Figure; problem: null } | { figure: null; problem: string } {
+  const read = Figure.safeParse(data)
+  if (read.success) return { figure: read.data, problem: null }
+  const issue = read.error.issues[0]!
+  return { figure: null, problem: `${issue.path.join('.') || 'the figure'}: ${issue.message}` }
+}

@@ -1,0 +1,306 @@
+import type { Contact, FigureInput } from './spec'
+
+/** Starting positions, to pose from. */
+export interface Start {
+  id: string
+  title: string
+  figure: FigureInput
+}
+
+type Angles = NonNullable<FigureInput['angles']>
+
+/** The same angles left and right. */
+export const both = (angles: Angles): Angles =>
+  Object.fromEntries(
+    Object.entries(angles).flatMap(([joint, values]) => [
+      [`left${joint}`, values],
+      [`right${joint}`, values],
+    ])
+  )
+
+const on = (surface: string, ...parts: string[]): Contact[] =>
+  parts.map((part) => ({ part, on: surface }))
+const floor = (...parts: string[]) => on('floor', ...parts)
+const pair = (name: string) => [`left ${name}`, `right ${name}`]
+
+/** Arms by the sides, palms to the thighs. */
+const HANGING = both({ Shoulder: { abduction: 9 }, Elbow: { flexion: 8 }, Forearm: { turn: 70 } })
+/** A hand flat on the floor under a shoulder, fingers to the front. */
+const PROPPED = both({
+  Shoulder: { flexion: 85, rotation: -10 },
+  Forearm: { turn: 160 },
+  Wrist: { flexion: -82 },
+})
+
+export const STARTS: readonly Start[] = [
+  {
+    id: 'standing',
+    title: 'Standing',
+    figure: { angles: HANGING, contacts: floor(...pair('sole')) },
+  },
+  {
+    id: 'arms-up',
+    title: 'Standing, arms up',
+    figure: {
+      angles: both({
+        Girdle: { raise: 15 },
+        Shoulder: { flexion: 170, abduction: 4 },
+        Forearm: { turn: 80 },
+      }),
+      contacts: floor(...pair('sole')),
+    },
+  },
+  {
+    id: 'wide',
+    title: 'Wide stand, arms out',
+    figure: {
+      angles: both({
+        Hip: { abduction: 27, rotation: 8 },
+        Shoulder: { abduction: 90 },
+        Forearm: { turn: 80 },
+      }),
+      contacts: floor(...pair('sole')),
+    },
+  },
+  {
+    id: 'stride',
+    title: 'Long stride, right foot in front',
+    figure: {
+      angles: {
+        ...HANGING,
+        rightHip: { flexion: 75 },
+        rightKnee: { flexion: 80 },
+        leftHip: { flexion: -18 },
+        leftKnee: { flexion: 5 },
+        leftAnkle: { up: 20 },
+        leftToes: { up: 55 },
+      },
+      contacts: floor('right sole', 'left toes'),
+    },
+  },
+  {
+    id: 'standing-fold',
+    title: 'Standing fold',
+    figure: {
+      angles: {
+        pelvis: { tilt: 95 },
+        lowBack: { bend: 25 },
+        ribs: { bend: 25 },
+        neck: { bend: 10 },
+        ...both({
+          Hip: { flexion: 100 },
+          Knee: { flexion: 10 },
+          Ankle: { up: 3 },
+          Shoulder: { flexion: 140 },
+          Forearm: { turn: 70 },
+        }),
+      },
+      contacts: floor(...pair('sole')),
+    },
+  },
+  {
+    id: 'squat',
+    title: 'Squat',
+    figure: {
+      angles: {
+        pelvis: { tilt: 25 },
+        lowBack: { bend: 10 },
+        ...both({
+          Hip: { flexion: 125, abduction: 25, rotation: 20 },
+          Knee: { flexion: 140 },
+          Ankle: { up: 30 },
+          Shoulder: { flexion: 60 },
+          Elbow: { flexion: 120 },
+          Forearm: { turn: 70 },
+        }),
+      },
+      contacts: floor(...pair('sole')),
+    },
+  },
+  {
+    id: 'chair',
+    title: 'Sitting on a chair',
+    figure: {
+      angles: both({
+        Hip: { flexion: 88, abduction: 6 },
+        Knee: { flexion: 88 },
+        Shoulder: { flexion: 35, abduction: 5 },
+        Elbow: { flexion: 60 },
+        Forearm: { turn: 150 },
+      }),
+      contacts: [...on('chair', 'sit bones'), ...floor(...pair('sole'))],
+    },
+  },
+  {
+    id: 'kneeling',
+    title: 'Kneeling tall',
+    figure: {
+      angles: {
+        ...HANGING,
+        ...both({ Knee: { flexion: 90 }, Ankle: { up: -55 }, Shoulder: { abduction: 9 } }),
+      },
+      contacts: floor(...pair('shin')),
+    },
+  },
+  {
+    id: 'heel-seat',
+    title: 'Kneeling seat',
+    figure: {
+      angles: both({
+        Hip: { flexion: 82, abduction: 4 },
+        Knee: { flexion: 153 },
+        Ankle: { up: -55 },
+        Shoulder: { flexion: 28, abduction: 5 },
+        Elbow: { flexion: 55 },
+        Forearm: { turn: 150 },
+      }),
+      contacts: floor(...pair('shin')),
+    },
+  },
+  {
+    id: 'hands-and-knees',
+    title: 'Hands and knees',
+    figure: {
+      angles: {
+        pelvis: { tilt: 88 },
+        ...PROPPED,
+        ...both({ Hip: { flexion: 88 }, Knee: { flexion: 90 }, Ankle: { up: -50 } }),
+      },
+      contacts: floor(...pair('palm'), ...pair('shin')),
+    },
+  },
+  {
+    id: 'plank',
+    title: 'Plank',
+    figure: {
+      angles: {
+        pelvis: { tilt: 74 },
+        ...both({
+          Shoulder: { flexion: 76, rotation: -10 },
+          Forearm: { turn: 160 },
+          Wrist: { flexion: -85 },
+          Ankle: { up: 12 },
+          Toes: { up: 70 },
+        }),
+      },
+      contacts: floor(...pair('palm'), ...pair('toes')),
+    },
+  },
+  {
+    id: 'dog',
+    title: 'Downward dog',
+    figure: {
+      angles: {
+        pelvis: { tilt: 132 },
+        lowBack: { bend: -2 },
+        neck: { bend: 8 },
+        ...both({
+          Hip: { flexion: 98 },
+          Knee: { flexion: 4 },
+          Ankle: { up: 22 },
+          Girdle: { raise: 14 },
+          Shoulder: { flexion: 172, abduction: 6, rotation: 10 },
+          Forearm: { turn: 150 },
+          Wrist: { flexion: -50 },
+        }),
+      },
+      contacts: floor(...pair('palm'), ...pair('sole')),
+    },
+  },
+  {
+    id: 'long-seat',
+    title: 'Seated, legs long',
+    figure: {
+      angles: {
+        ...both({
+          Hip: { flexion: 88 },
+          Knee: { flexion: 2 },
+          Ankle: { up: 5 },
+          Shoulder: { flexion: -12, abduction: 10 },
+          Forearm: { turn: 120 },
+          Elbow: { flexion: 5 },
+        }),
+      },
+      contacts: floor('sit bones', ...pair('heel')),
+    },
+  },
+  {
+    id: 'cross-legged',
+    title: 'Seated, legs crossed',
+    figure: {
+      angles: {
+        rightHip: { flexion: 72, abduction: 50, rotation: 82 },
+        rightKnee: { flexion: 118 },
+        leftHip: { flexion: 62, abduction: 56, rotation: 84 },
+        leftKnee: { flexion: 132 },
+        ...both({
+          Ankle: { up: -30 },
+          Shoulder: { flexion: 22, abduction: 24 },
+          Elbow: { flexion: 42 },
+          Forearm: { turn: 150 },
+        }),
+      },
+      contacts: floor('sit bones', ...pair('outer foot')),
+    },
+  },
+  {
+    id: 'prone',
+    title: 'Lying on the front',
+    figure: {
+      angles: {
+        pelvis: { tilt: 90 },
+        ...both({ Ankle: { up: -55 }, Shoulder: { abduction: 10 }, Forearm: { turn: 10 } }),
+      },
+      contacts: floor('belly', 'chest', 'forehead', ...pair('knee'), ...pair('top of foot')),
+    },
+  },
+  {
+    id: 'supine',
+    title: 'Lying on the back',
+    figure: {
+      angles: {
+        pelvis: { tilt: -90 },
+        ...both({
+          Hip: { abduction: 12, rotation: 25 },
+          Ankle: { up: -25 },
+          Shoulder: { abduction: 30 },
+          Forearm: { turn: 10 },
+        }),
+      },
+      contacts: floor('back', 'head', ...pair('leg')),
+    },
+  },
+  {
+    id: 'supine-knees-bent',
+    title: 'On the back, knees bent',
+    figure: {
+      angles: {
+        pelvis: { tilt: -90 },
+        ...both({
+          Hip: { flexion: 48 },
+          Knee: { flexion: 98 },
+          Shoulder: { abduction: 18 },
+          Forearm: { turn: 140 },
+        }),
+      },
+      contacts: floor('back', 'head', ...pair('sole')),
+    },
+  },
+  {
+    id: 'side-lying',
+    title: 'Lying on the left side',
+    figure: {
+      angles: {
+        pelvis: { lean: 90 },
+        ...both({ Hip: { flexion: 70 }, Knee: { flexion: 80 }, Ankle: { up: -20 } }),
+        leftShoulder: { flexion: 88 },
+        rightShoulder: { flexion: 88 },
+        neck: { side: 8 },
+      },
+      contacts: floor('left hip', 'left shoulder', 'left ear', 'left knee'),
+    },
+  },
+]
+
+/** A starting position by its id. */
+export const startOf = (id: string): Start | undefined => STARTS.find((start) => start.id === id)

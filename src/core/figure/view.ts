@@ -1,0 +1,84 @@
+import type { Body } from './body'
+import { type Placed, pointIn } from './skeleton'
+import { dot, rad, type Vec } from './vec'
+
+/** From where a figure is seen: turned to its left by degrees, and tipped up. */
+export interface View {
+  turn: number
+  tilt: number
+}
+
+/** A place on the drawing: to the right, up, and towards the viewer. */
+export type Seen = readonly [right: number, up: number, near: number]
+
+/** Orthographic: no thing is smaller because it is far. */
+export function lens({ turn, tilt }: View): (p: Vec) => Seen {
+  const [st, ct] = [Math.sin(rad(turn)), Math.cos(rad(turn))]
+  const [sv, cv] = [Math.sin(rad(tilt)), Math.cos(rad(tilt))]
+  const right: Vec = [ct, 0, -st]
+  const up: Vec = [-st * sv, cv, -ct * sv]
+  const near: Vec = [st * cv, sv, ct * cv]
+  return (p) => [dot(p, right), dot(p, up), dot(p, near)]
+}
+
+export const NAMED_VIEWS = {
+  front: { turn: 0, tilt: 0 },
+  back: { turn: 180, tilt: 0 },
+  left: { turn: 90, tilt: 0 },
+  right: { turn: -90, tilt: 0 },
+  above: { turn: 0, tilt: 80 },
+} as const
+
+/** Turns that are tried: 15 to 25 degrees off straight reads best. */
+const TURNS = [20, -20, 70, -70, 110, -110]
+
+function keyPoints(body: Body, placed: Placed): Vec[] {
+  const at = (segment: Parameters<typeof pointIn>[1], y = 0) => pointIn(placed, segment, [0, y, 0])
+  return [
+    at('head', body.headUp),
+    at('pelvis'),
+    at('ribs', body.shoulderUp),
+    at('leftForearm'),
+    at('rightForearm'),
+    at('leftHand', -body.hand),
+    at('rightHand', -body.hand),
+    at('leftShank'),
+    at('rightShank'),
+    at('leftFoot'),
+    at('rightFoot'),
+    at('leftToes'),
+    at('rightToes'),
+  ]
+}
+
+/**
+ * The view that shows a pose best: the one in which its joints lie farthest apart from each
+ * other, near pairs counting most.
+ */
+export function chosenView(body: Body, placed: Placed): View {
+  const points = keyPoints(body, placed)
+  // What lies is seen a little from above.
+  const tilt = Math.max(...points.map((p) => p[1])) < 0.32 ? 16 : 0
+  let best: View = { turn: TURNS[0]!, tilt }
+  let most = -Infinity
+  for (const turn of TURNS) {
+    const view = { turn, tilt }
+    const see = lens(view)
+    const seen = points.map(see)
+    let score = 0
+    for (let i = 0; i < seen.length; i += 1)
+      for (let j = i + 1; j < seen.length; j += 1) {
+        const apart = Math.hypot(seen[i]![0] - seen[j]![0], seen[i]![1] - seen[j]![1])
+        score += Math.sqrt(Math.min(apart, 0.5))
+      }
+    // A face that is turned away is read less well.
+    const face =
+      see(pointIn(placed, 'head', [0, 0, 1]))[2] - see(pointIn(placed, 'head', [0, 0, 0]))[2]
+    if (face < -0.2) score -= 1.5
+    if (score > most + 1e-6) {
+      most = score
+      best = view
+    }
+  }
+  return best
+}
