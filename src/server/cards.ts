@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { Card, completeness, titleOf } from '@/core/card'
+import { Card, completeness, isDrawn, titleOf } from '@/core/card'
 import { plainName, searchKey } from '@/core/search'
 import { db } from './db'
 
@@ -38,6 +38,7 @@ export function shelfColumns(card: Card) {
     spine: card.spine,
     manner: card.manner,
     sides: card.sides,
+    drawn: isDrawn(card),
     words: searchedWords(card),
     sections: completeness(card).reduce(
       (bits, section, i) => (section.complete ? bits | (1 << i) : bits),

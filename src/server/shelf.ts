@@ -16,6 +16,8 @@ export interface ShelfCard {
   status: Status
   /** Bit i is set when section i, in the order of the work, is complete. */
   sections: number
+  drawn: boolean
+  version: number
 }
 
 /** The shelf, ready to send. */
@@ -43,7 +45,9 @@ export async function shelfCards(): Promise<ShelfCard[]> {
       'manner',
       'sides',
       'status',
-      'sections'
+      'sections',
+      'drawn',
+      'current_version as version'
     )
 }
 

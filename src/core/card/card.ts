@@ -52,8 +52,20 @@ export const Breath = oneOf(BREATHS)
 export const Side = oneOf(SIDES)
 export const On = oneOf(ON)
 
+type Json = z.core.util.JSONType
+
+/** Data with its keys in one order, so that the same data is always the same text. */
+function inOrder(value: Json): Json {
+  if (Array.isArray(value)) return value.map(inOrder)
+  if (value === null || typeof value !== 'object') return value
+  const keys = Object.keys(value).sort()
+  return Object.fromEntries(keys.map((key) => [key, inOrder(value[key]!)]))
+}
+
 /** Joint angles, contacts and props of a drawn form; opaque until it is drawn. */
-export const Figure = z.record(z.string(), z.json())
+export const Figure = z
+  .record(z.string(), z.json())
+  .overwrite((figure) => inOrder(figure) as typeof figure)
 
 export const Pace = z.strictObject({
   in: seconds,

@@ -83,7 +83,7 @@ const limb = (side: 'left' | 'right'): AngleInfo[] => {
     angle(of('Hip'), 'rotation', -50, 90),
     angle(of('Knee'), 'flexion', -5, 155),
     angle(of('Ankle'), 'up', -75, 35),
-    angle(of('Ankle'), 'tilt', -30, 20),
+    angle(of('Ankle'), 'tilt', -48, 25),
     angle(of('Toes'), 'up', -40, 75),
   ]
 }
@@ -91,7 +91,7 @@ const limb = (side: 'left' | 'right'): AngleInfo[] => {
 /**
  * Every angle of the body. Ranges: AAOS 1965 (from memory), widened where practice goes
  * further with the girdle or a prop: hip flexion with a rounded low back to 135, hip rotation
- * out with flexion to 90, wide straddles to 75, toes bent under weight, wrists to 90 under
+ * out with flexion to 90, wide straddles to 75, toes bent under weight, soles flat in a wide stand (ankle tilt 48), wrists to 90 under
  * weight, kneeling knees to 155. See `NORMAL_RANGES` for the plain table.
  */
 export const ANGLES: readonly AngleInfo[] = [

@@ -24,6 +24,7 @@ import {
   titleOf,
   type Verdict,
 } from '../card'
+import { type Figure, figureLedFrom, finalFigure, keyframesOf } from '../figure'
 import { devanagari } from '../names'
 import { cardLedFrom, otherSide, plainText, type Stretch, stretches, writeFor } from '../sides'
 
@@ -43,6 +44,9 @@ export interface Sheet {
   facts: string[]
   sided: boolean
   firstSide: Side
+  /** The form described, for each side that there is; empty when none is drawn. */
+  figures: { side: Side; figure: Figure }[]
+  startFigures: { side: Side; figure: Figure }[]
   when: string
   setUp: { place: SpreadLine | null; props: string[]; note: SpreadLine | null }
   enter: SpreadRow[]
@@ -85,6 +89,7 @@ export interface SpreadRow extends SpreadLine {
   /** Seconds that the row lasts, repeats included. */
   seconds: number
   repeat: number
+  figures?: { left: Figure | null; right: Figure }
 }
 
 export interface SheetRung {
@@ -155,6 +160,20 @@ export function sheetOf(
     const text = pick(right)
     return text ? { left: sided ? cut(pick(left)) : null, right: cut(text) } : null
   }
+  const { frames } = keyframesOf(card)
+  const led = (figure: Figure, side: Side) => figureLedFrom(card, figure, side)
+  const onSides = (figure: Figure | undefined) =>
+    !figure
+      ? []
+      : (sided ? ledOrder(firstSide) : (['right'] as const)).map((side) => ({
+          side,
+          figure: led(figure, side),
+        }))
+  const figuresOf = (id: string) => {
+    const figure = frames.find((frame) => frame.id === `step ${id}`)?.figure
+    if (!figure) return {}
+    return { figures: { left: sided ? led(figure, 'left') : null, right: led(figure, 'right') } }
+  }
   const steps = (pick: (half: Card) => Step[]): SpreadRow[] =>
     pick(right).map((step, i) => ({
       id: step.id,
@@ -164,6 +183,7 @@ export function sheetOf(
       breath: step.breath,
       seconds: phaseSeconds(step, pace) * timesOf(card, step),
       repeat: timesOf(card, step),
+      ...figuresOf(step.id),
     }))
   const cueOn = (half: Card, id: string) => half.alignment.find((cue) => cue.id === id)
   const alignment = card.alignment.map((cue): SpreadRow => {
@@ -210,6 +230,8 @@ export function sheetOf(
     ],
     sided,
     firstSide,
+    figures: onSides(finalFigure(card)?.figure),
+    startFigures: onSides(frames.find((frame) => frame.id === 'start')?.figure),
     when: whenWords(card.when),
     setUp: {
       place: both((half) => half.setUp.place),

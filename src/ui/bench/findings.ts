@@ -1,19 +1,54 @@
 'use client'
 
-import { useMemo } from 'react'
-import { type Card, type Finding, type School, sectionOf, type SectionId } from '@/core/card'
-import { checkCard } from '@/core/check'
+import { useMemo, useSyncExternalStore } from 'react'
+import {
+  type Card,
+  cardRules,
+  type Finding,
+  isDrawn,
+  type Rule,
+  runRules,
+  type School,
+  sectionOf,
+  type SectionId,
+} from '@/core/card'
+import { breathRules } from '@/core/breath'
+import { sideRules } from '@/core/sides'
 import { useSchool } from '../shared/school'
 import { useBench } from './store'
 
-const known = new WeakMap<Card, { school: School; found: Finding[] }>()
+/** Rules about words are here at once; those about figures come when there is one. */
+const TEXT_RULES: readonly Rule[] = [...cardRules, ...sideRules, ...breathRules]
+let rules = TEXT_RULES
+let asked = false
+const told = new Set<() => void>()
+
+function askForFigureRules(): void {
+  if (asked) return
+  asked = true
+  import('@/core/figure')
+    .then(({ figureRules }) => {
+      rules = [...TEXT_RULES, ...figureRules]
+      told.forEach((tell) => tell())
+    })
+    .catch(() => {
+      asked = false
+    })
+}
+
+function whenRulesCome(tell: () => void): () => void {
+  told.add(tell)
+  return () => told.delete(tell)
+}
+
+const known = new WeakMap<Card, { school: School; rules: readonly Rule[]; found: Finding[] }>()
 
 /** What the rules find on a card; worked out once for each state of it. */
 export function findingsOf(card: Card, school: School): Finding[] {
   const before = known.get(card)
-  if (before?.school === school) return before.found
-  const found = checkCard(card, school)
-  known.set(card, { school, found })
+  if (before?.school === school && before.rules === rules) return before.found
+  const found = runRules(rules, card, school)
+  known.set(card, { school, rules, found })
   return found
 }
 
@@ -21,7 +56,13 @@ export function findingsOf(card: Card, school: School): Finding[] {
 export function useFindings(): Finding[] {
   const card = useBench((state) => state.card)
   const school = useSchool()
-  return useMemo(() => findingsOf(card, school), [card, school])
+  const now = useSyncExternalStore(
+    whenRulesCome,
+    () => rules,
+    () => TEXT_RULES
+  )
+  if (isDrawn(card) && typeof window !== 'undefined') askForFigureRules()
+  return useMemo(() => (now ? findingsOf(card, school) : []), [card, school, now])
 }
 
 /** Whether a finding is about the part at a path, or something inside it. */

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react'
 import { BREATH_WORDS, type Side, VERDICT_WORDS } from '@/core/card'
 import { type Sheet, type SheetRung, type SpreadLine, type SpreadRow, wordsOf } from '@/core/print'
+import { drawnFigure } from '@/core/figure'
+import { FigureSvg } from '../shared/FigureSvg'
 import { BreathMark } from '../shared/BreathMark'
 import { Spine } from '../shared/Spine'
 import { SideNotch } from '../shared/SideNotch'
@@ -25,6 +27,22 @@ export function CardSheet({ sheet }: { sheet: Sheet }) {
         {sheet.meaning && <p dir="auto">{sheet.meaning}</p>}
         <p className={classes.facts}>{[...sheet.facts, sheet.when].filter(Boolean).join(' · ')}</p>
       </header>
+
+      {sheet.figures.length > 0 && (
+        <div className={classes.figures}>
+          {(sheet.sided ? (['left', 'right'] as const) : (['right'] as const)).map((side) => {
+            const drawn = sheet.figures.find((each) => each.side === side)!
+            return (
+              <figure key={side} className={sheet.sided ? classes[side] : classes.right}>
+                <FigureSvg
+                  drawing={drawnFigure(drawn.figure, sheet.sided)}
+                  label={sheet.sided ? `${sheet.title}, ${side} leads` : sheet.title}
+                />
+              </figure>
+            )
+          })}
+        </div>
+      )}
 
       <Part title="Set-up" when={sheet.setUp.place ?? sheet.setUp.note ?? sheet.setUp.props.length}>
         <Line label="Start" line={sheet.setUp.place} />
@@ -249,6 +267,13 @@ function Half({ row, side, number }: { row: SpreadRow; side: Side; number: numbe
   return (
     <span role="cell" className={classes[side]}>
       {number > 0 && <small className={classes.at}>{number}</small>}
+      {row.figures?.[side] && (
+        <FigureSvg
+          className={classes.small}
+          drawing={drawnFigure(row.figures[side], false)}
+          label={`${wordsOf(parts)} (figure)`}
+        />
+      )}
       {parts ? (
         <Words parts={parts} side={side} />
       ) : (

@@ -30,6 +30,16 @@ export function CardTile({ card }: { card: ShelfCard }) {
           </Link>
         </p>
       </div>
+      {card.drawn && (
+        // eslint-disable-next-line @next/next/no-img-element -- a drawing of our own, already small
+        <img
+          className={classes.figure}
+          src={`/api/cards/${card.id}/figure?v=${card.version}`}
+          alt=""
+          loading="lazy"
+          decoding="async"
+        />
+      )}
     </article>
   )
 }

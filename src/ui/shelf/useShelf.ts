@@ -17,6 +17,8 @@ export interface ShelfCard {
   sides: Card['sides']
   status: 'draft' | 'review' | 'approved'
   sections: number
+  drawn: boolean
+  version: number
 }
 
 export type ShelfState =

@@ -1,0 +1,42 @@
+import { loadCard } from '@/server/cards'
+import { cardFigureSvg, keptFigure, pngOf } from '@/server/figure'
+import { answering, problem } from '@/server/problem'
+import { loadVersion } from '@/server/history'
+
+type Context = { params: Promise<{ id: string }> }
+
+/**
+ * A card's figure as SVG, or as PNG with `?as=png`. `side` is left or right, `of` a keyframe
+ * such as `step s3`, and `v` the version: with it the answer never changes and may be kept.
+ */
+export function GET(request: Request, { params }: Context) {
+  return answering(async () => {
+    const { id } = await params
+    const query = new URL(request.url).searchParams
+    const version = Number(query.get('v')) || null
+    const asked = query.get('side')
+    if (asked !== null && asked !== 'left' && asked !== 'right')
+      return problem(400, 'No such side', 'The side is left or right.')
+    const of = query.get('of') ?? undefined
+    const make = async () => {
+      const card = version ? await loadVersion(id, version) : (await loadCard(id))?.card
+      return card ? cardFigureSvg(card, asked ?? card.writtenFor, of) : null
+    }
+    const svg = version ? await keptFigure(`${id} ${version} ${asked} ${of}`, make) : await make()
+    if (svg === null) return problem(404, 'No figure', `No figure is drawn on “${id}” there.`)
+    const headers = {
+      'cache-control': version ? 'public, max-age=31536000, immutable' : 'no-cache',
+    }
+    if (query.get('as') === 'png')
+      return new Response(new Uint8Array(await pngOf(svg)), {
+        headers: { ...headers, 'content-type': 'image/png' },
+      })
+    return new Response(svg, {
+      headers: {
+        ...headers,
+        'content-type': 'image/svg+xml; charset=utf-8',
+        'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'",
+      },
+    })
+  })
+}
