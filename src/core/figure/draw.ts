@@ -299,9 +299,19 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
   const letters: Letter[] = options.letters
     ? (['left', 'right'] as const).map((side) => {
         const [x, y] = see(pointIn(solved.placed, `${side}Hand`, [0, -solved.body.hand * 1.5, 0]))
-        return { text: side === 'left' ? 'L' : 'R', x: x * UNIT, y: -y * UNIT }
+        // Above the floor line, where it can be read.
+        return {
+          text: side === 'left' ? 'L' : 'R',
+          x: x * UNIT,
+          y: -Math.max(y, ground + 0.05) * UNIT,
+        }
       })
     : []
+  for (const { x, y } of letters) {
+    left = Math.min(left, x / UNIT)
+    right = Math.max(right, x / UNIT)
+    top = Math.max(top, -y / UNIT + 0.02)
+  }
   const pad = 0.07
   return {
     view,

@@ -346,8 +346,6 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     let moved = 0
     for (let i = 0; i < COLUMNS; i += 1)
       moved = Math.max(moved, Math.abs(step[i]!) * (i < ROOT ? 100 : 1))
-    if (process.env.DBG && (round % 8 === 0 || round > 75))
-      console.log(round, worst.toExponential(2), moved.toFixed(4), rows.length)
     if (settled && (worst < MET || round - settled > POLISH)) break
     // Once the pose has come to rest between what is asked and what is met, it is made exact.
     if (!settled && (moved < RESTS || round > rounds - POLISH)) settled = round

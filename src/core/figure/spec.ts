@@ -46,6 +46,9 @@ const SURFACES = [
   'block high',
 ]
 
+/** Everything that a part can touch. */
+export const SURFACES_AND_LIMBS: readonly string[] = [...SURFACES, ...LIMB_NAMES]
+
 export const Contact = z.strictObject({
   part: z.enum(PARTS as [string, ...string[]], {
     error: () => `should be a part of the body: ${PARTS.join(', ')}`,

@@ -21,6 +21,13 @@ export function lens({ turn, tilt }: View): (p: Vec) => Seen {
   return (p) => [dot(p, right), dot(p, up), dot(p, near)]
 }
 
+/** A step on the drawing, to the right and up, as a step in space at the same depth. */
+export function unseen({ turn, tilt }: View, right: number, up: number): Vec {
+  const [st, ct] = [Math.sin(rad(turn)), Math.cos(rad(turn))]
+  const [sv, cv] = [Math.sin(rad(tilt)), Math.cos(rad(tilt))]
+  return [ct * right - st * sv * up, cv * up, -st * right - ct * sv * up]
+}
+
 export const NAMED_VIEWS = {
   front: { turn: 0, tilt: 0 },
   back: { turn: 180, tilt: 0 },

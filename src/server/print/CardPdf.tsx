@@ -15,6 +15,7 @@ import {
 import type { ReactNode } from 'react'
 import { breathShape, drawnSpine, durationWords, PART_WORDS } from '@/core/breath'
 import { BREATH_WORDS, VERDICT_WORDS, type Breath, type Verdict } from '@/core/card'
+import { drawnFigure, type Figure, inkOf, PAPER_PALETTE } from '@/core/figure'
 import {
   ledOrder,
   pieces,
@@ -143,6 +144,74 @@ function BreathMark({ breath, seconds }: { breath: Breath; seconds: number }) {
         strokeWidth={filled ? 0 : 1}
       />
     </Svg>
+  )
+}
+
+const PRINTED = { ...PAPER_PALETTE, paper: '#ffffff' }
+
+/** A figure on paper, so wide and so high at most. */
+function Drawn({
+  figure,
+  letters,
+  width,
+  height,
+}: {
+  figure: Figure
+  letters: boolean
+  width: number
+  height: number
+}) {
+  const { box, shapes, letters: names } = drawnFigure(figure, letters)
+  const scale = Math.min(width / box[2], height / box[3])
+  return (
+    <Svg
+      width={box[2] * scale}
+      height={box[3] * scale}
+      viewBox={box.map((value) => value.toFixed(2)).join(' ')}
+    >
+      {shapes.flatMap(({ kind, path }, i) => {
+        const ink = inkOf(kind, PRINTED)
+        const line = (
+          <Path
+            key={`${i} line`}
+            d={path}
+            fill="none"
+            stroke={ink.stroke}
+            strokeWidth={ink.width}
+          />
+        )
+        const fill = <Path key={`${i} fill`} d={path} fill={ink.fill} />
+        // Paper has no order of paint: the line goes down first, and the fill covers its inner half.
+        if (kind === 'body' || kind === 'far') return [line, fill]
+        return [
+          <Path key={i} d={path} fill={ink.fill} stroke={ink.stroke} strokeWidth={ink.width} />,
+        ]
+      })}
+      {names.map(({ text, x, y }) => (
+        <Text key={text} x={x - 2} y={y + 2} style={{ fontSize: 6 }}>
+          {text}
+        </Text>
+      ))}
+    </Svg>
+  )
+}
+
+/** Both sides of the form described, left and right as on the spread. */
+function Figures({ sheet, size }: { sheet: Sheet; size: Stock }) {
+  if (sheet.figures.length === 0) return null
+  const sides = sheet.sided ? (['left', 'right'] as const) : (['right'] as const)
+  return (
+    <View style={[s.row, { justifyContent: 'space-around', marginTop: 6 }]} wrap={false}>
+      {sides.map((side) => (
+        <Drawn
+          key={side}
+          figure={sheet.figures.find((each) => each.side === side)!.figure}
+          letters={sheet.sided}
+          width={INNER[size] / sides.length - 8}
+          height={size === 'A6' ? 70 : 110}
+        />
+      ))}
+    </View>
   )
 }
 
@@ -366,6 +435,7 @@ function CardPages({ sheet, size }: { sheet: Sheet; size: Stock }) {
       {sheet.when !== '' && <Flow style={s.facts} parts={[plain(`When: ${sheet.when}`)]} />}
       <View style={{ height: 1, backgroundColor: INK, marginTop: 4 }} />
 
+      <Figures sheet={sheet} size={size} />
       {(sheet.setUp.place || sheet.setUp.note || sheet.setUp.props.length > 0) && (
         <Section title="Set-up">
           <Shared label="Start" line={sheet.setUp.place} />

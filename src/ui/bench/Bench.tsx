@@ -315,6 +315,14 @@ function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
         <Act label="Put this card into the bin" onClick={() => void bin()}>
           <IconTrash size={18} />
         </Act>
+        <Button
+          component={Link}
+          href={`/cards/${card.id}/figure`}
+          variant="default"
+          size="compact-md"
+        >
+          Figure
+        </Button>
         <Button component={Link} href={`/cards/${card.id}`} variant="default" size="compact-md">
           Read and print
         </Button>

@@ -10,7 +10,7 @@ import type { ShelfCard } from './useShelf'
 
 const TILE_WIDTH = 230
 const GAP = 12
-const TILE_HEIGHT = 112
+const TILE_HEIGHT = 126
 const HEAD_HEIGHT = 56
 
 type Row = { base: Base; count: number } | { cards: ShelfCard[] }

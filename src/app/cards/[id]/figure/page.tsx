@@ -1,0 +1,24 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { loadCard } from '@/server/cards'
+import { FigureBench } from '@/ui/figure/FigureBench'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Figure' }
+
+type Props = { params: Promise<{ id: string }>; searchParams: Promise<{ of?: string }> }
+
+export default async function Page({ params, searchParams }: Props) {
+  const { id } = await params
+  const stored = await loadCard(id)
+  if (!stored) notFound()
+  const { of } = await searchParams
+  return (
+    <FigureBench
+      key={`${id} ${stored.version}`}
+      card={stored.card}
+      version={stored.version}
+      of={of}
+    />
+  )
+}

@@ -1,0 +1,114 @@
+'use client'
+
+import { ActionIcon, Button, Checkbox, Group, NativeSelect, NumberInput } from '@mantine/core'
+import { IconTrash } from '@tabler/icons-react'
+import { type Contact, type Figure, PARTS, SURFACES_AND_LIMBS } from '@/core/figure'
+import classes from './FigureBench.module.css'
+
+/** What touches what: the floor, a prop, a limb. */
+export function ContactsForm({
+  figure,
+  onChange,
+}: {
+  figure: Figure
+  onChange: (figure: Figure) => void
+}) {
+  const set = (i: number, next: Partial<Contact>) =>
+    onChange({
+      ...figure,
+      contacts: figure.contacts.map((contact, j) => (i === j ? { ...contact, ...next } : contact)),
+    })
+  const walled = figure.contacts.some((contact) => contact.on === 'wall')
+  return (
+    <section>
+      <h2>What touches</h2>
+      {figure.contacts.map((contact, i) => (
+        <Group key={i} gap={4} wrap="nowrap" mb={4}>
+          <NativeSelect
+            size="xs"
+            aria-label={`Contact ${i + 1}, part`}
+            data={[...PARTS]}
+            value={contact.part}
+            onChange={(event) => set(i, { part: event.currentTarget.value })}
+          />
+          <span>on</span>
+          <NativeSelect
+            size="xs"
+            aria-label={`Contact ${i + 1}, on`}
+            data={[...SURFACES_AND_LIMBS]}
+            value={contact.on}
+            onChange={(event) => set(i, { on: event.currentTarget.value })}
+          />
+          {/^(?:left|right) /.test(contact.on) && (
+            <NumberInput
+              size="xs"
+              w={64}
+              aria-label={`Contact ${i + 1}, how far along, in percent`}
+              min={0}
+              max={100}
+              step={5}
+              value={Math.round((contact.along ?? 0.5) * 100)}
+              onChange={(value) => {
+                if (typeof value === 'number') set(i, { along: value / 100 })
+              }}
+            />
+          )}
+          <ActionIcon
+            variant="subtle"
+            color="gray"
+            size="sm"
+            aria-label={`Take contact ${i + 1} away`}
+            onClick={() =>
+              onChange({ ...figure, contacts: figure.contacts.filter((_, j) => j !== i) })
+            }
+          >
+            <IconTrash size={15} />
+          </ActionIcon>
+        </Group>
+      ))}
+      <Group gap="xs" className={classes.more}>
+        <Button
+          size="compact-xs"
+          variant="default"
+          disabled={figure.contacts.length >= 24}
+          onClick={() =>
+            onChange({
+              ...figure,
+              contacts: [...figure.contacts, { part: 'left palm', on: 'floor' }],
+            })
+          }
+        >
+          Add a contact
+        </Button>
+        {walled && (
+          <NumberInput
+            size="xs"
+            w={130}
+            label="Wall, cm ahead"
+            step={5}
+            value={Math.round((figure.wall ?? 0) * 170)}
+            onChange={(value) => {
+              if (typeof value === 'number') onChange({ ...figure, wall: value / 170 })
+            }}
+          />
+        )}
+        <Checkbox
+          size="xs"
+          label="Strap from foot to hands"
+          checked={figure.straps.length > 0}
+          onChange={(event) =>
+            onChange({
+              ...figure,
+              straps: event.currentTarget.checked
+                ? [
+                    ['right sole', 'right hand'],
+                    ['right sole', 'left hand'],
+                  ]
+                : [],
+            })
+          }
+        />
+      </Group>
+    </section>
+  )
+}

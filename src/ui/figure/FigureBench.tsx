@@ -1,0 +1,422 @@
+'use client'
+
+import { Alert, Button, Group, NativeSelect, Slider, Text } from '@mantine/core'
+import Link from 'next/link'
+import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react'
+import { type Card, titleOf, withValue } from '@/core/card'
+import {
+  anglesOf,
+  type Figure,
+  type FigureInput,
+  finalPlace,
+  keyframesOf,
+  mirroredFigure,
+  type Pose,
+  readFigure,
+  STARTS,
+} from '@/core/figure'
+import { plainText } from '@/core/sides'
+import { useAuthor } from '../chrome/AuthorName'
+import { Header } from '../chrome/Header'
+import { api } from '../shared/api'
+import { FigureSvg } from '../shared/FigureSvg'
+import { AnglesForm } from './AnglesForm'
+import { ContactsForm } from './ContactsForm'
+import classes from './FigureBench.module.css'
+import { Measures } from './Measures'
+import { useFigureWork } from './useFigureWork'
+
+interface Place {
+  where: string
+  title: string
+}
+
+/** Every form of a card that can have a figure, in the order of the work. */
+function placesOf(card: Card): Place[] {
+  const short = (text: string) => plainText(text) || 'no words yet'
+  return [
+    { where: 'setUp.figure', title: 'The start' },
+    ...(['enter', 'otherWay', 'exit'] as const).flatMap((list) =>
+      card[list].map((step, i) => ({
+        where: `${list}[${i}].figure`,
+        title: `${{ enter: 'In', otherWay: 'Other way', exit: 'Out' }[list]} ${i + 1}: ${short(step.text)}`,
+      }))
+    ),
+    ...card.ladder.map((rung, i) => ({
+      where: `ladder[${i}].figure`,
+      title: `Rung: ${short(rung.name)}${rung.reference ? ' (the form described)' : ''}`,
+    })),
+  ]
+}
+
+const figureOf = (input: FigureInput): Figure => readFigure(input).figure!
+
+/** A body that is posed: pulled by its parts or by its angles, held by its contacts. */
+export function FigureBench({ card, version, of }: { card: Card; version: number; of?: string }) {
+  const [author] = useAuthor()
+  const places = useMemo(() => placesOf(card), [card])
+  const [now, setNow] = useState({ card, version })
+  const [where, setWhere] = useState(of ?? finalPlace(card))
+  const saved = useMemo(
+    () => keyframesOf(now.card).frames.find((frame) => frame.where === where)?.figure ?? null,
+    [now.card, where]
+  )
+  const [figure, setFigure] = useState<Figure | null>(saved)
+  const [past, setPast] = useState<(Figure | null)[]>([])
+  const [future, setFuture] = useState<(Figure | null)[]>([])
+  const [failure, setFailure] = useState('')
+  const [answer, ask, broken] = useFigureWork()
+  const side = card.writtenFor
+  const changed = JSON.stringify(figure) !== JSON.stringify(saved)
+
+  useEffect(() => {
+    if (figure) ask({ figure, side, namedBy: card.sideNamedBy })
+  }, [figure, ask, side, card.sideNamedBy])
+
+  function change(next: Figure | null) {
+    setPast([...past.slice(-100), figure])
+    setFuture([])
+    setFigure(next)
+  }
+  function undo() {
+    if (past.length === 0) return
+    setFuture([figure, ...future])
+    setFigure(past.at(-1)!)
+    setPast(past.slice(0, -1))
+  }
+  function redo() {
+    if (future.length === 0) return
+    setPast([...past, figure])
+    setFigure(future[0]!)
+    setFuture(future.slice(1))
+  }
+  function go(next: string) {
+    setWhere(next)
+    setPast([])
+    setFuture([])
+    setFigure(keyframesOf(now.card).frames.find((frame) => frame.where === next)?.figure ?? null)
+  }
+  async function save() {
+    const next = withValue(now.card, where, figure ?? undefined)
+    try {
+      const result = await api<{ version: number }>(`/api/cards/${card.id}`, {
+        method: 'PUT',
+        json: { card: next, from: now.version, author, note: 'figure' },
+      })
+      setNow({ card: next, version: result.version })
+      setFailure('')
+    } catch (error) {
+      setFailure((error as Error).message)
+    }
+  }
+
+  return (
+    <>
+      <Header />
+      <main
+        className={classes.desk}
+        onKeyDown={(event) => {
+          if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
+          event.preventDefault()
+          if (event.shiftKey) redo()
+          else undo()
+        }}
+      >
+        <div className={classes.head}>
+          <h1>
+            <bdi>{titleOf(card)}</bdi>, its figures
+          </h1>
+          <Group gap="xs">
+            <Button variant="default" size="compact-md" disabled={past.length === 0} onClick={undo}>
+              Undo
+            </Button>
+            <Button
+              variant="default"
+              size="compact-md"
+              disabled={future.length === 0}
+              onClick={redo}
+            >
+              Do it again
+            </Button>
+            <Button
+              variant="default"
+              size="compact-md"
+              disabled={!figure}
+              onClick={() => change(mirroredFigure(figure!))}
+            >
+              Flip sides
+            </Button>
+            <Button
+              component={Link}
+              href={`/cards/${card.id}/bench`}
+              variant="default"
+              size="compact-md"
+            >
+              To the bench
+            </Button>
+            <Button size="compact-md" disabled={!changed} onClick={() => void save()}>
+              Save
+            </Button>
+          </Group>
+        </div>
+        {(failure || broken) && <Alert color="red">{failure || broken}</Alert>}
+        <nav aria-label="Forms of the card" className={classes.places}>
+          {places.map((place) => {
+            const drawn = keyframesOf(now.card).frames.some((frame) => frame.where === place.where)
+            return (
+              <button
+                key={place.where}
+                aria-current={place.where === where ? 'true' : undefined}
+                onClick={() => go(place.where)}
+              >
+                <span className={drawn ? classes.full : classes.open} aria-hidden />
+                <bdi>{place.title}</bdi>
+                {drawn && <span className="visually-hidden">, drawn</span>}
+              </button>
+            )
+          })}
+        </nav>
+        <section className={classes.stage} aria-label="Figure">
+          <StartFrom onPick={change} has={figure !== null} />
+          {figure && answer && (
+            <Stage
+              answer={answer}
+              title={titleOf(card)}
+              onDrag={(drag) => ask({ figure, side, namedBy: card.sideNamedBy, drag })}
+              onDrop={(pose) => change({ ...figure, angles: anglesOf(pose) })}
+            />
+          )}
+          {!figure && (
+            <Text c="dimmed">
+              No figure yet. Start from a position above, then pull a hand, a foot, a knee, the head
+              or the hips; what touches the floor stays where it is.
+            </Text>
+          )}
+          {figure && answer && (
+            <div className={classes.view}>
+              <label id="turn">Seen from</label>
+              <Slider
+                aria-labelledby="turn"
+                min={-180}
+                max={180}
+                step={5}
+                value={answer.view.turn}
+                label={(value) => `${value}°`}
+                onChange={(turn) =>
+                  setFigure({ ...figure, view: { turn, tilt: answer.view.tilt } })
+                }
+              />
+              <label id="tilt">From above</label>
+              <Slider
+                aria-labelledby="tilt"
+                min={0}
+                max={80}
+                step={2}
+                value={answer.view.tilt}
+                label={(value) => `${value}°`}
+                onChange={(tilt) =>
+                  setFigure({ ...figure, view: { turn: answer.view.turn, tilt } })
+                }
+              />
+              <Button
+                size="compact-xs"
+                variant="default"
+                onClick={() => {
+                  const { view: _, ...rest } = figure
+                  change(rest)
+                }}
+              >
+                Choose the view for me
+              </Button>
+            </div>
+          )}
+        </section>
+        {figure && (
+          <aside className={classes.side}>
+            {answer?.unmet.map((each) => (
+              <Alert key={each.message} color="red" py={4}>
+                {each.message}
+              </Alert>
+            ))}
+            <ContactsForm figure={figure} onChange={change} />
+            <AnglesForm figure={figure} pose={answer?.pose ?? null} onChange={change} />
+            {answer && <Measures answer={answer} />}
+            <Files id={card.id} />
+            <Button
+              size="compact-xs"
+              variant="subtle"
+              color="red"
+              mt="sm"
+              onClick={() => change(null)}
+            >
+              Take this figure away
+            </Button>
+          </aside>
+        )}
+      </main>
+    </>
+  )
+}
+
+function Files({ id }: { id: string }) {
+  return (
+    <p className={classes.files}>
+      The form described, as a file:{' '}
+      <a href={`/api/cards/${id}/figure`} download={`${id}.svg`}>
+        SVG
+      </a>{' '}
+      <a href={`/api/cards/${id}/figure?as=png`} download={`${id}.png`}>
+        PNG
+      </a>
+    </p>
+  )
+}
+
+interface Drawn {
+  id: string
+  title: string
+  figure: Figure
+}
+
+/** Positions to start from, and figures of other cards. */
+function StartFrom({ onPick, has }: { onPick: (figure: Figure) => void; has: boolean }) {
+  const [others, setOthers] = useState<Drawn[]>([])
+  const read = () => {
+    if (others.length > 0) return
+    api<{ cards: { card: Card }[] }>('/api/deck')
+      .then(({ cards }) =>
+        setOthers(
+          cards.flatMap(({ card }) => {
+            const frame = keyframesOf(card).frames.find((each) => each.where === finalPlace(card))
+            return frame ? [{ id: card.id, title: titleOf(card), figure: frame.figure }] : []
+          })
+        )
+      )
+      .catch(() => undefined)
+  }
+  return (
+    <NativeSelect
+      aria-label="Start from"
+      value=""
+      onFocus={read}
+      onChange={(event) => {
+        const picked = event.currentTarget.value
+        const start = STARTS.find((each) => `start ${each.id}` === picked)
+        const other = others.find((each) => `card ${each.id}` === picked)
+        if (start) onPick(figureOf(start.figure))
+        if (other) onPick(other.figure)
+      }}
+      data={[
+        { value: '', label: has ? 'Start anew from …' : 'Start from …' },
+        {
+          group: 'Positions',
+          items: STARTS.map(({ id, title }) => ({ value: `start ${id}`, label: title })),
+        },
+        {
+          group: 'Other cards',
+          items: others.map(({ id, title }) => ({ value: `card ${id}`, label: title })),
+        },
+      ]}
+    />
+  )
+}
+
+/** One press of an arrow key moves a part by this, in hundredths of a stature. */
+const KEY_STEP = 1
+const ARROWS: Record<string, [number, number]> = {
+  ArrowLeft: [-KEY_STEP, 0],
+  ArrowRight: [KEY_STEP, 0],
+  ArrowUp: [0, -KEY_STEP],
+  ArrowDown: [0, KEY_STEP],
+}
+
+interface StageProps {
+  answer: NonNullable<ReturnType<typeof useFigureWork>[0]>
+  title: string
+  onDrag: (drag: { handle: string; from: Pose; dx: number; dy: number }) => void
+  onDrop: (pose: Pose) => void
+}
+
+/** The drawing with its handles; a handle is pulled by hand or by the arrow keys. */
+function Stage({ answer, title, onDrag, onDrop }: StageProps) {
+  const frame = useRef<HTMLDivElement>(null)
+  const drag = useRef<{ handle: string; from: Pose; x: number; y: number } | null>(null)
+  const keyed = useRef<{ handle: string; from: Pose; dx: number; dy: number } | null>(null)
+  // While a part is pulled the drawing keeps its place on the screen.
+  const [held, setHeld] = useState<[number, number, number, number] | null>(null)
+  const box = held ?? answer.drawing.box
+
+  const scale = () => {
+    const { width, height } = frame.current!.getBoundingClientRect()
+    return Math.max(box[2] / width, box[3] / height)
+  }
+  function down(event: PointerEvent<SVGCircleElement>, handle: string) {
+    event.currentTarget.setPointerCapture(event.pointerId)
+    drag.current = { handle, from: answer.pose, x: event.clientX, y: event.clientY }
+    setHeld(answer.drawing.box)
+  }
+  function move(event: PointerEvent<SVGCircleElement>) {
+    const now = drag.current
+    if (!now) return
+    const k = scale()
+    onDrag({
+      handle: now.handle,
+      from: now.from,
+      dx: (event.clientX - now.x) * k,
+      dy: (event.clientY - now.y) * k,
+    })
+  }
+  function drop() {
+    if (!drag.current) return
+    drag.current = null
+    setHeld(null)
+    onDrop(answer.pose)
+  }
+  function key(event: KeyboardEvent<SVGCircleElement>, handle: string) {
+    const arrow = ARROWS[event.key]
+    if (arrow) {
+      event.preventDefault()
+      const before = keyed.current?.handle === handle ? keyed.current : null
+      const next = {
+        handle,
+        from: before?.from ?? answer.pose,
+        dx: (before?.dx ?? 0) + arrow[0],
+        dy: (before?.dy ?? 0) + arrow[1],
+      }
+      keyed.current = next
+      onDrag(next)
+    } else if (event.key === 'Enter') settle()
+  }
+  function settle() {
+    if (!keyed.current) return
+    keyed.current = null
+    onDrop(answer.pose)
+  }
+  const viewBox = box.map((value) => Math.round(value * 100) / 100).join(' ')
+  return (
+    <div ref={frame} className={classes.drawing}>
+      <FigureSvg drawing={{ ...answer.drawing, box }} label={title} />
+      <svg viewBox={viewBox} className={classes.handles}>
+        {answer.handles.map(({ handle, x, y }) => (
+          <circle
+            key={handle}
+            cx={x}
+            cy={y}
+            r={2.2}
+            tabIndex={0}
+            role="button"
+            aria-label={`Pull the ${handle}; arrow keys move it, Enter keeps it`}
+            onPointerDown={(event) => down(event, handle)}
+            onPointerMove={move}
+            onPointerUp={drop}
+            onPointerCancel={drop}
+            onKeyDown={(event) => key(event, handle)}
+            onBlur={settle}
+          >
+            <title>{handle}</title>
+          </circle>
+        ))}
+      </svg>
+    </div>
+  )
+}
