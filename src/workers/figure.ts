@@ -58,7 +58,7 @@ export function workFigure({ seq, figure, side, namedBy, drag }: FigureJob): Fig
     solved = solve(figure, {
       from: drag.from,
       pull: { part: drag.handle, to: [at[0] + by[0], at[1] + by[1], at[2] + by[2]] },
-      rounds: 14,
+      rounds: 7,
     })
   } else solved = solve(figure)
   const see = lens(view)

@@ -1,6 +1,15 @@
+import type { Side } from '../card'
 import { fleshOf } from './flesh'
 import { pointsOf } from './parts'
-import { creases, flatten, outline, type Point } from './silhouette'
+import {
+  creases,
+  type FlatPart,
+  flatten,
+  gridOf,
+  outline,
+  partDistance,
+  type Point,
+} from './silhouette'
 import { pointIn } from './skeleton'
 import { PROP_HEIGHT } from './spec'
 import type { Figure } from './spec'
@@ -59,6 +68,28 @@ function ringPath(ring: readonly Point[]): string {
 /** Every second point is enough where the line is even. */
 const thinned = (ring: readonly Point[]): Point[] =>
   ring.filter((_, i) => i % 2 === 0 || i === ring.length - 1)
+
+const CREASE = 0.008
+/** Length over which a crease runs out at its ends. */
+const RUNS_OUT = 0.05
+
+/** A line as a stroke of a pen: thin at both ends. */
+function strokePath(line: readonly Point[]): string {
+  const far = [0]
+  for (let i = 1; i < line.length; i += 1)
+    far.push(far[i - 1]! + Math.hypot(line[i]![0] - line[i - 1]![0], line[i]![1] - line[i - 1]![1]))
+  const long = far.at(-1)!
+  const side = (sign: 1 | -1) =>
+    line.map((point, i): Point => {
+      const a = line[Math.max(0, i - 2)]!
+      const b = line[Math.min(line.length - 1, i + 2)]!
+      const turn = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1
+      const open = Math.min(1, far[i]! / RUNS_OUT, (long - far[i]!) / RUNS_OUT)
+      const half = (CREASE / 2) * Math.sqrt(open) * sign
+      return [point[0] - ((b[1] - a[1]) / turn) * half, point[1] + ((b[0] - a[0]) / turn) * half]
+    })
+  return closed([...side(1), ...side(-1).reverse()])
+}
 
 const linePath = (line: readonly Point[]) => `M${line.map(xy).join('L')}`
 
@@ -164,6 +195,42 @@ function propPlacements(figure: Figure, solved: Solved): { kind: string; place: 
   })
 }
 
+/** A view tipped by more than this shows the mat in place of the line of the floor. */
+const FROM_ABOVE = 8
+/** Length and width of a mat, in statures. */
+const MAT = [1.08, 0.4] as const
+
+/** Corners of a mat that lies under what touches the floor. */
+function matUnder(figure: Figure, solved: Solved): Vec[] {
+  const touching = figure.contacts
+    .filter((contact) => contact.on === 'floor')
+    .flatMap((contact) => pointsOf(contact.part, solved.body)!)
+    .map(({ segment, at }) => pointIn(solved.placed, segment, at))
+  const [head, root] = [pointIn(solved.placed, 'head', [0, 0, 0]), solved.pose.root]
+  const feet = (['leftFoot', 'rightFoot', 'leftShank', 'rightShank'] as const).map((segment) =>
+    pointIn(solved.placed, segment, [0, 0, 0])
+  )
+  const far = feet.reduce((best, p) =>
+    Math.hypot(p[0] - head[0], p[2] - head[2]) > Math.hypot(best[0] - head[0], best[2] - head[2])
+      ? p
+      : best
+  )
+  const line: Vec = [head[0] - far[0], 0, head[2] - far[2]]
+  const ahead = apply(solved.placed.rotations[0]!, [0, 0, 1])
+  const along = unit(Math.hypot(line[0], line[2]) > 0.25 ? line : [ahead[0], 0, ahead[2] || 1])
+  const across: Vec = [along[2], 0, -along[0]]
+  const middle = (way: Vec) => {
+    const on = touching.map((p) => p[0] * way[0] + p[2] * way[2])
+    return on.length ? (Math.min(...on) + Math.max(...on)) / 2 : root[0] * way[0] + root[2] * way[2]
+  }
+  const [m, n] = [middle(along), root[0] * across[0] + root[2] * across[2]]
+  const corner = (a: number, b: number): Vec => {
+    const p = add(scale(along, m + (a * MAT[0]) / 2), scale(across, n + (b * MAT[1]) / 2))
+    return [p[0], 0, p[2]]
+  }
+  return [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)]
+}
+
 /** Limbs whose middle lies behind the trunk by more than this are drawn pale. */
 const BEHIND = { aside: 0.035, ahead: 0.14 }
 
@@ -204,29 +271,30 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
     const other = flatten(fleshOf(options.ghost.body, options.ghost.placed), see)
     shapes.push({
       kind: 'ghost',
-      path: outline(other, cell * 1.3)
+      path: outline(gridOf(other, cell * 1.3), other)
         .map((ring) => ringPath(thinned(ring)))
         .join(''),
     })
   }
+  const grid = gridOf(flat, cell)
   const props = propPlacements(figure, solved)
   for (const { kind, place } of props) shapes.push(...propShapes(kind, place, see))
   for (const limb of far) {
     const parts = flat.filter((each) => each.part.limb === limb)
     shapes.push({
       kind: 'far',
-      path: outline(parts, cell)
+      path: outline(grid, parts)
         .map((ring) => ringPath(ring))
         .join(''),
     })
   }
   shapes.push({
     kind: 'body',
-    path: outline(body, cell)
+    path: outline(grid, body)
       .map((ring) => ringPath(ring))
       .join(''),
   })
-  for (const line of creases(flat)) shapes.push({ kind: 'crease', path: linePath(line) })
+  for (const line of creases(grid)) shapes.push({ kind: 'crease', path: strokePath(line) })
   const marks = faceMarks(solved, see)
   if (marks) shapes.push({ kind: 'mark', path: marks })
   for (const [from, to] of figure.straps) {
@@ -286,7 +354,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
       top = Math.max(top, 0.6)
     }
   }
-  if (view.tilt < 45) {
+  if (view.tilt < FROM_ABOVE) {
     shapes.unshift({
       kind: 'floor',
       path: linePath([
@@ -295,16 +363,25 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
       ]),
     })
     bottom = Math.min(bottom, ground)
+  } else {
+    const mat = matUnder(figure, solved).map((corner): Point => {
+      const [x, y] = see(corner)
+      return [x, y]
+    })
+    shapes.unshift({ kind: 'floor', path: closed(mat) })
+    left = Math.min(left, ...mat.map((p) => p[0]))
+    right = Math.max(right, ...mat.map((p) => p[0]))
+    bottom = Math.min(bottom, ...mat.map((p) => p[1]))
+    top = Math.max(top, ...mat.map((p) => p[1]))
   }
   const letters: Letter[] = options.letters
     ? (['left', 'right'] as const).map((side) => {
-        const [x, y] = see(pointIn(solved.placed, `${side}Hand`, [0, -solved.body.hand * 1.5, 0]))
-        // Above the floor line, where it can be read.
-        return {
-          text: side === 'left' ? 'L' : 'R',
-          x: x * UNIT,
-          y: -Math.max(y, ground + 0.05) * UNIT,
+        const end = (k: number): Point => {
+          const [x, y] = see(pointIn(solved.placed, `${side}Hand`, [0, -solved.body.hand * k, 0]))
+          return [x, y]
         }
+        const [x, y] = clearPlace(end(0.7), end(1.1), flat, ground, side)
+        return { text: side === 'left' ? 'L' : 'R', x: x * UNIT, y: -y * UNIT }
       })
     : []
   for (const { x, y } of letters) {
@@ -324,6 +401,39 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
     shapes,
     letters,
   }
+}
+
+/** Room that a letter needs, in statures. */
+const LETTER = 0.034
+
+/** A place for a letter by a hand, off the body and above the floor: ahead of the fingers if it can be. */
+function clearPlace(
+  hand: Point,
+  tip: Point,
+  parts: readonly FlatPart[],
+  ground: number,
+  side: Side
+): Point {
+  // Both sides look for it the same way, mirrored.
+  const sense = side === 'left' ? 1 : -1
+  const ahead = Math.atan2(tip[1] - hand[1], tip[0] - hand[0])
+  const place = (away: number, turn: number): Point => [
+    hand[0] + away * Math.cos(ahead + turn),
+    hand[1] + away * Math.sin(ahead + turn),
+  ]
+  let best = place(0.09, 0)
+  let most = -Infinity
+  for (const away of [0.085, 0.11, 0.14])
+    for (let k = 0; k < 12; k += 1) {
+      const at = place(away, ((k % 2 ? -sense : sense) * Math.ceil(k / 2) * Math.PI) / 6)
+      const room = Math.min(
+        at[1] - ground,
+        ...parts.map((part) => partDistance(part, at[0], at[1]))
+      )
+      if (room >= LETTER) return at
+      if (room > most) [best, most] = [at, room]
+    }
+  return best
 }
 
 /** Lines for an ear and the nose where they are seen, so that the head shows its turn. */

@@ -44,7 +44,14 @@ export function fleshOf(body: Body, placed: Placed): FleshPart[] {
       cone(low, 0.047, chest, 0.053),
       cone(chest, 0.053, top, 0.036),
       cone(at('pelvis', s * 0.042, -0.02, -0.018), 0.047, hip, 0.048),
-      cone(top, 0.034, at(`${sideOf(s)}UpperArm`, 0, 0.004, 0), 0.031)
+      cone(top, 0.034, at(`${sideOf(s)}UpperArm`, 0, 0.002, 0), 0.03),
+      // From the neck down to the point of the shoulder.
+      cone(
+        at('ribs', s * 0.012, body.neckFrom + 0.014, -0.008),
+        0.022,
+        at(`${sideOf(s)}UpperArm`, s * -0.012, 0.006, -0.004),
+        0.026
+      )
     )
   }
   trunk.push(

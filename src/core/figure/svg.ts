@@ -26,7 +26,7 @@ export function inkOf(
     case 'far':
       return { fill: p.far, stroke: p.paper, width: 1.2 }
     case 'crease':
-      return { fill: 'none', stroke: p.paper, width: 0.75 }
+      return { fill: p.paper, stroke: 'none', width: 0 }
     case 'mark':
       return { fill: 'none', stroke: p.paper, width: 0.6 }
     case 'prop':

@@ -65,7 +65,7 @@ function keyPoints(body: Body, placed: Placed): Vec[] {
 export function chosenView(body: Body, placed: Placed): View {
   const points = keyPoints(body, placed)
   // What lies is seen a little from above.
-  const tilt = Math.max(...points.map((p) => p[1])) < 0.32 ? 16 : 0
+  const tilt = Math.max(...points.map((p) => p[1])) < 0.32 ? 22 : 0
   let best: View = { turn: TURNS[0]!, tilt }
   let most = -Infinity
   for (const turn of TURNS) {
