@@ -14,7 +14,7 @@ import { pointIn } from './skeleton'
 import { PROP_HEIGHT } from './spec'
 import type { Figure } from './spec'
 import { type Solved, USUAL_STATURE } from './solve'
-import { type Vec, add, apply, scale, unit, sub } from './vec'
+import { type Vec, add, apply, mid, scale, unit, sub } from './vec'
 import { chosenView, lens, type View } from './view'
 
 /** One shape of a drawing; its path is in hundredths of a stature, y down. */
@@ -207,9 +207,10 @@ function matUnder(figure: Figure, solved: Solved): Vec[] {
     .flatMap((contact) => pointsOf(contact.part, solved.body)!)
     .map(({ segment, at }) => pointIn(solved.placed, segment, at))
   const [head, root] = [pointIn(solved.placed, 'head', [0, 0, 0]), solved.pose.root]
-  const feet = (['leftFoot', 'rightFoot', 'leftShank', 'rightShank'] as const).map((segment) =>
-    pointIn(solved.placed, segment, [0, 0, 0])
-  )
+  const feet = (['Foot', 'Shank'] as const).map((name) => {
+    const of = (side: Side) => pointIn(solved.placed, `${side}${name}`, [0, 0, 0])
+    return mid(of('left'), of('right'))
+  })
   const far = feet.reduce((best, p) =>
     Math.hypot(p[0] - head[0], p[2] - head[2]) > Math.hypot(best[0] - head[0], best[2] - head[2])
       ? p
