@@ -1,5 +1,6 @@
 import type { Side } from '../card'
 import { fleshOf } from './flesh'
+import type { Mark } from './marks'
 import { pointsOf } from './parts'
 import {
   creases,
@@ -19,7 +20,18 @@ import { chosenView, lens, type View } from './view'
 
 /** One shape of a drawing; its path is in hundredths of a stature, y down. */
 export interface Shape {
-  kind: 'far' | 'body' | 'crease' | 'prop' | 'propLine' | 'strap' | 'floor' | 'mark' | 'ghost'
+  kind:
+    | 'far'
+    | 'body'
+    | 'crease'
+    | 'prop'
+    | 'propLine'
+    | 'strap'
+    | 'floor'
+    | 'mark'
+    | 'ghost'
+    | 'measureGap'
+    | 'measure'
   path: string
 }
 
@@ -44,6 +56,8 @@ export interface DrawOptions {
   letters?: boolean
   /** Another solved figure, drawn as an outline behind. */
   ghost?: Solved
+  /** Lines in space that show what is measured. */
+  marks?: readonly Mark[]
 }
 
 const UNIT = 100
@@ -307,6 +321,15 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
     shapes.push({ kind: 'strap', path: linePath([end(from), end(to)]) })
   }
 
+  const measured = (options.marks ?? []).map((line) =>
+    line.map((p): Point => {
+      const [x, y] = see(p)
+      return [x, y]
+    })
+  )
+  for (const kind of ['measureGap', 'measure'] as const)
+    for (const line of measured) shapes.push({ kind, path: linePath(line) })
+
   const all = flat.flatMap(({ cones }) =>
     cones.flatMap((c): Point[] => [
       [c.ax - c.ra, c.ay - c.ra],
@@ -315,6 +338,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
       [c.bx + c.rb, c.by + c.rb],
     ])
   )
+  all.push(...measured.flat())
   // The floor is drawn where what touches it is nearest.
   const touching = figure.contacts
     .filter((contact) => contact.on === 'floor')

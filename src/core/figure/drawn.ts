@@ -1,17 +1,26 @@
 import { type Drawing, draw } from './draw'
 import { solved } from './figureRules'
+import type { MeasureContext } from './landmarks'
+import { marksOf } from './marks'
 import type { Figure } from './spec'
 
 const known = new Map<string, Drawing>()
 const MOST_KEPT = 400
 
+/** Measures that are shown on a drawing, and whose they are. */
+export interface ShownMeasures extends MeasureContext {
+  names: readonly string[]
+}
+
 /** The drawing of a figure, made once and kept: shelf, bench, card and paper show the same. */
-export function drawnFigure(figure: Figure, letters: boolean): Drawing {
-  const key = `${letters ? 'L' : ''}${JSON.stringify(figure)}`
+export function drawnFigure(figure: Figure, letters: boolean, shown?: ShownMeasures): Drawing {
+  const key = `${letters ? 'L' : ''}${JSON.stringify([figure, shown])}`
   const before = known.get(key)
   if (before) return before
   if (known.size >= MOST_KEPT) known.clear()
-  const now = draw(figure, solved(figure), { letters })
+  const body = solved(figure)
+  const marks = shown?.names.flatMap((name) => marksOf(body, name, shown))
+  const now = draw(figure, body, { letters, marks })
   known.set(key, now)
   return now
 }

@@ -1,5 +1,5 @@
 import type { Card, Found, Rule } from '../card'
-import { measure, MEASURES } from './measures'
+import { measure, measureWords, MEASURES } from './measures'
 import { figureLedFrom, finalFigure, keyframesOf } from './ofCard'
 import { solve, type Solved } from './solve'
 import type { Figure } from './spec'
@@ -17,8 +17,6 @@ export function solved(figure: Figure): Solved {
   known.set(key, now)
   return now
 }
-
-const shown = (value: number, unit: string) => `${Math.round(value * 10) / 10} ${unit}`
 
 /** What a cue’s measure reads on the final form; null when there is no figure or no such measure. */
 export function measuredCue(
@@ -56,7 +54,7 @@ function brokenCues(card: Card): Found[] {
     return [
       {
         where: `alignment[${i}]`,
-        message: `The figure breaks this cue: ${name} is ${shown(found.value, found.unit)}, wanted ${shown(target, unit)} give or take ${tolerance}.`,
+        message: `The figure breaks this cue: ${name} is ${measureWords(found.value, found.unit)}, wanted ${measureWords(target, unit)} give or take ${tolerance}.`,
       },
     ]
   })

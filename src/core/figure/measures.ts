@@ -1,10 +1,26 @@
 import type { Side } from '../card'
 import { legLength } from './body'
+import {
+  angleOf,
+  cm,
+  earOf,
+  flat,
+  floorTurn,
+  footWay,
+  heel,
+  joint,
+  type MeasureContext,
+  type Measuring,
+  pelvisWay,
+  seg,
+  sideMeant,
+  tiltFrom,
+  toeTip,
+} from './landmarks'
 import { balanceMargin, loadShares } from './loads'
-import { pointsOf } from './parts'
-import { indexOf, jointOf, pointIn, type Segment } from './skeleton'
+import { pointIn } from './skeleton'
 import { type Solved, USUAL_STATURE } from './solve'
-import { apply, between, deg, dot, mid, norm, scale, sub, unit, type Vec } from './vec'
+import { apply, between, deg, dot, mid, norm, scale, sub, unit } from './vec'
 
 /** What is measured on a figure, by name, with its unit and what it means. */
 export interface MeasureInfo {
@@ -17,28 +33,6 @@ export interface MeasureInfo {
 
 type Measured = (figure: Measuring) => number | null
 type SidedMeasured = (figure: Measuring, side: Side) => number | null
-
-interface Measuring extends Solved {
-  stature: number
-}
-
-const UP: Vec = [0, 1, 0]
-const seg = (side: Side, name: string) => `${side}${name}` as Segment
-const joint = (f: Measuring, segment: Segment): Vec => f.placed.origins[jointOf(segment)]!
-const angleOf = (f: Measuring, of: string, name: string) => f.pose.angles[indexOf(of, name)]!
-const flat = (v: Vec): Vec => [v[0], 0, v[2]]
-const cm = (f: Measuring, statures: number) => statures * f.stature
-const toeTip = (f: Measuring, side: Side) => pointIn(f.placed, seg(side, 'Toes'), [0, 0, 0.037])
-const heel = (f: Measuring, side: Side) =>
-  pointsOf(`${side} heel`, f.body)!.map((p) => pointIn(f.placed, p.segment, p.at))[0]!
-/** Where a foot points, on the floor. */
-const footWay = (f: Measuring, side: Side): Vec =>
-  unit(flat(apply(f.placed.rotations[jointOf(seg(side, 'Foot'))]!, [0, 0, 1])))
-const pelvisWay = (f: Measuring): Vec => unit(flat(apply(f.placed.rotations[0]!, [0, 0, 1])))
-/** Angle on the floor from one direction to another, towards the person's left above 0. */
-const floorTurn = (from: Vec, to: Vec) =>
-  deg(Math.atan2(to[0] * from[2] - to[2] * from[0], dot(from, to)))
-const tiltFrom = (v: Vec) => between(v, UP)
 
 const SPINE = ['lowBack', 'ribs', 'neck'] as const
 
@@ -283,11 +277,7 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
   [
     { name: 'ear to upper arm', unit: 'cm', means: 'from the ear to the line of the upper arm' },
     (f, side) => {
-      const ear = pointIn(f.placed, 'head', [
-        (side === 'left' ? 1 : -1) * 0.05,
-        f.body.headUp * 0.45,
-        0,
-      ])
+      const ear = earOf(f, side)
       const shoulder = joint(f, seg(side, 'UpperArm'))
       const arm = sub(joint(f, seg(side, 'Forearm')), shoulder)
       const t = Math.max(0, Math.min(1, dot(sub(ear, shoulder), arm) / dot(arm, arm)))
@@ -315,42 +305,6 @@ export const MEASURES: readonly MeasureInfo[] = [
     means: 'of the body weight on one contact: “load share left palm”',
   },
 ]
-
-export interface MeasureContext {
-  /** The side that leads the figure. */
-  lead: Side
-  /** What the side is named by. */
-  namedBy?: string
-  stature?: number
-}
-
-/** Which side a word means on a figure; null when it is none. */
-function sideMeant(
-  word: string,
-  f: Measuring,
-  { lead, namedBy = '' }: MeasureContext
-): Side | null {
-  const across: Side = lead === 'left' ? 'right' : 'left'
-  switch (word) {
-    case 'left':
-    case 'right':
-      return word
-    case 'lead':
-      return lead
-    case 'other':
-      return across
-    case 'front':
-    case 'back': {
-      const way = pelvisWay(f)
-      const ahead = dot(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot')), way)
-      const front: Side =
-        /front/i.test(namedBy) || Math.abs(ahead) < 0.05 ? lead : ahead > 0 ? 'left' : 'right'
-      return word === 'front' ? front : front === 'left' ? 'right' : 'left'
-    }
-    default:
-      return null
-  }
-}
 
 /**
  * Measures a solved figure.
@@ -383,6 +337,10 @@ export function measure(
 }
 
 const valued = (value: number | null, unit: string) => (value === null ? null : { value, unit })
+
+/** A measured value in words: to a tenth, with its unit. */
+export const measureWords = (value: number, unit: string): string =>
+  `${Math.round(value * 10) / 10 + 0}${unit === 'deg' ? '°' : ` ${unit}`}`
 
 /** Every measure of a figure by name, both sides. */
 export function allMeasures(

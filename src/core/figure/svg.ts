@@ -6,6 +6,8 @@ export interface Palette {
   far: string
   paper: string
   line: string
+  /** Of the lines that show a measure. */
+  measure: string
 }
 
 export const PAPER_PALETTE: Palette = {
@@ -13,6 +15,7 @@ export const PAPER_PALETTE: Palette = {
   far: '#a8b3ae',
   paper: '#fbfaf6',
   line: '#1f2a2e',
+  measure: '#c98a1b',
 }
 
 /** How a shape is inked; widths in hundredths of a stature. */
@@ -36,6 +39,10 @@ export function inkOf(
       return { fill: 'none', stroke: p.line, width: 0.6 }
     case 'strap':
       return { fill: 'none', stroke: p.line, width: 1 }
+    case 'measureGap':
+      return { fill: 'none', stroke: p.paper, width: 2 }
+    case 'measure':
+      return { fill: 'none', stroke: p.measure, width: 0.9 }
     case 'ghost':
       return { fill: 'none', stroke: p.line, width: 0.5 }
   }

@@ -16,6 +16,7 @@ import {
   type Breath,
   type Card,
   conventionsOn,
+  type Cue,
   firstSideOf,
   ON_WORDS,
   type School,
@@ -24,7 +25,17 @@ import {
   titleOf,
   type Verdict,
 } from '../card'
-import { type Figure, figureLedFrom, finalFigure, keyframesOf } from '../figure'
+import {
+  type Figure,
+  figureLedFrom,
+  finalFigure,
+  keyframesOf,
+  measuredCue,
+  measureWords,
+  type ShownMeasures,
+  sizesOf,
+  type SizeRow,
+} from '../figure'
 import { devanagari } from '../names'
 import { cardLedFrom, otherSide, plainText, type Stretch, stretches, writeFor } from '../sides'
 
@@ -45,8 +56,10 @@ export interface Sheet {
   sided: boolean
   firstSide: Side
   /** The form described, for each side that there is; empty when none is drawn. */
-  figures: { side: Side; figure: Figure }[]
-  startFigures: { side: Side; figure: Figure }[]
+  figures: { side: Side; figure: Figure; shown: ShownMeasures }[]
+  /** What scales with the person who stands in it. */
+  sizes: SizeRow[]
+  start: Figure | null
   when: string
   setUp: { place: SpreadLine | null; props: string[]; note: SpreadLine | null }
   enter: SpreadRow[]
@@ -90,6 +103,8 @@ export interface SpreadRow extends SpreadLine {
   seconds: number
   repeat: number
   figures?: { left: Figure | null; right: Figure }
+  /** What the figure measures where a cue says what it should. */
+  measured?: Record<Side, string>
 }
 
 export interface SheetRung {
@@ -99,6 +114,8 @@ export interface SheetRung {
   props: string[]
   stay: string
   changes: string[]
+  /** Led from the first side; null when none of its own is drawn. */
+  figure: Figure | null
   upWhen: string[]
   downWhen: string[]
 }
@@ -120,7 +137,11 @@ export function timeWords(card: Card, school: School): string {
   return `${durationWords(total)} in all: ${durationWords(right)} a side, ${durationWords(between)} between`
 }
 
-function rungSheet(rung: Card['ladder'][number], steps: Map<string, string>): SheetRung {
+function rungSheet(
+  rung: Card['ladder'][number],
+  steps: Map<string, string>,
+  figure: Figure | null
+): SheetRung {
   const words = (id: string) => steps.get(id) ?? id
   return {
     id: rung.id,
@@ -135,6 +156,7 @@ function rungSheet(rung: Card['ladder'][number], steps: Map<string, string>): Sh
       ...rung.steps.add.map((each) => `Add: ${plainText(each.step.text)}`),
       ...rung.steps.omit.map((id) => `Leave out “${words(id)}”`),
     ],
+    figure,
     upWhen: rung.upWhen.map((each) => plainText(each)),
     downWhen: rung.downWhen.map((each) => plainText(each)),
   }
@@ -169,6 +191,12 @@ export function sheetOf(
           side,
           figure: led(figure, side),
         }))
+  const final = finalFigure(card)?.figure
+  const start = frames.find((frame) => frame.id === 'start')?.figure
+  const ownFigure = (rung: Card['ladder'][number]) => {
+    const figure = frames.find((frame) => frame.id === `rung ${rung.id}`)?.figure
+    return figure && !rung.reference ? led(figure, firstSide) : null
+  }
   const figuresOf = (id: string) => {
     const figure = frames.find((frame) => frame.id === `step ${id}`)?.figure
     if (!figure) return {}
@@ -185,6 +213,16 @@ export function sheetOf(
       repeat: timesOf(card, step),
       ...figuresOf(step.id),
     }))
+  const measuredOf = (cue: Cue): Pick<SpreadRow, 'measured'> => {
+    const found = cue.measure && measuredCue(card, card.alignment.indexOf(cue))
+    if (!cue.measure || !found) return {}
+    const { name, target, tolerance, unit } = cue.measure
+    const read = measureWords(found.value, found.unit)
+    const wanted = `${found.off > 0 ? 'but ' : ''}wanted ${measureWords(target, unit)} ± ${tolerance}`
+    const across = name.replace(/^(left|right)\b/, (word) => otherSide(word as Side))
+    const on = (side: Side) => `${side === card.writtenFor ? name : across}: ${read}, ${wanted}`
+    return { measured: { left: on('left'), right: on('right') } }
+  }
   const cueOn = (half: Card, id: string) => half.alignment.find((cue) => cue.id === id)
   const alignment = card.alignment.map((cue): SpreadRow => {
     const onLeft = sided ? cueOn(left, cue.id) : undefined
@@ -197,6 +235,7 @@ export function sheetOf(
       breath: null,
       seconds: 0,
       repeat: 1,
+      ...measuredOf(cue),
     }
   })
   // What is said once on a card is said for the side that is led first.
@@ -230,8 +269,22 @@ export function sheetOf(
     ],
     sided,
     firstSide,
-    figures: onSides(finalFigure(card)?.figure),
-    startFigures: onSides(frames.find((frame) => frame.id === 'start')?.figure),
+    figures: onSides(final).map((each) => ({
+      ...each,
+      shown: {
+        names: card.alignment.flatMap((cue) => cue.measure?.name ?? []),
+        lead: each.side,
+        namedBy: card.sideNamedBy,
+      },
+    })),
+    sizes: final
+      ? sizesOf(
+          led(final, firstSide),
+          [...card.setUp.props, ...card.ladder.flatMap((rung) => rung.props)],
+          firstSide
+        )
+      : [],
+    start: start ? led(start, firstSide) : null,
     when: whenWords(card.when),
     setUp: {
       place: both((half) => half.setUp.place),
@@ -269,7 +322,7 @@ export function sheetOf(
       reason: each.reason ?? '',
     })),
     cautionLead: school.cautionLead,
-    ladder: spoken.ladder.map((rung) => rungSheet(rung, stepWords)).reverse(),
+    ladder: spoken.ladder.map((rung) => rungSheet(rung, stepWords, ownFigure(rung))).reverse(),
     counter: card.counter.map((id) => titles.get(id) ?? id),
     effects: card.effects.map((claim) => ({
       text: claim.text,

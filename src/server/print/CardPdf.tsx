@@ -15,7 +15,16 @@ import {
 import type { ReactNode } from 'react'
 import { breathShape, drawnSpine, durationWords, PART_WORDS } from '@/core/breath'
 import { BREATH_WORDS, VERDICT_WORDS, type Breath, type Verdict } from '@/core/card'
-import { drawnFigure, type Figure, inkOf, PAPER_PALETTE } from '@/core/figure'
+import {
+  drawnFigure,
+  type Figure,
+  inkOf,
+  PAPER_PALETTE,
+  type ShownMeasures,
+  type SizeRow,
+  sizeWords,
+  STATURES,
+} from '@/core/figure'
 import {
   ledOrder,
   pieces,
@@ -153,15 +162,17 @@ const PRINTED = { ...PAPER_PALETTE, paper: '#ffffff' }
 function Drawn({
   figure,
   letters,
+  shown,
   width,
   height,
 }: {
   figure: Figure
   letters: boolean
+  shown?: ShownMeasures
   width: number
   height: number
 }) {
-  const { box, shapes, letters: names } = drawnFigure(figure, letters)
+  const { box, shapes, letters: names } = drawnFigure(figure, letters, shown)
   const scale = Math.min(width / box[2], height / box[3])
   return (
     <Svg
@@ -205,13 +216,73 @@ function Figures({ sheet, size }: { sheet: Sheet; size: Stock }) {
       {sides.map((side) => (
         <Drawn
           key={side}
-          figure={sheet.figures.find((each) => each.side === side)!.figure}
+          {...sheet.figures.find((each) => each.side === side)!}
           letters={sheet.sided}
           width={INNER[size] / sides.length - 8}
           height={size === 'A6' ? 70 : 110}
         />
       ))}
     </View>
+  )
+}
+
+/** The start and the steps that are drawn, in their order, led from the first side. */
+function Steps({ sheet, size }: { sheet: Sheet; size: Stock }) {
+  const steps = [
+    ...(sheet.start ? [{ name: 'start', figure: sheet.start }] : []),
+    ...[...sheet.enter, ...sheet.otherWay, ...sheet.exit].flatMap((row, i) => {
+      const figure = row.figures?.[sheet.firstSide] ?? row.figures?.right
+      if (!figure) return []
+      const on = i < sheet.enter.length ? `${i + 1}` : 'on from there'
+      return [{ name: on, figure }]
+    }),
+    ...sheet.ladder.flatMap(({ name, figure }) => (figure ? [{ name, figure }] : [])),
+  ]
+  if (steps.length === 0) return null
+  const across = size === 'A6' ? 3 : 4
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', marginTop: 4 }}>
+      {steps.map(({ name, figure }, i) => (
+        <View
+          key={i}
+          wrap={false}
+          style={{ width: INNER[size] / across, alignItems: 'center', paddingBottom: 2 }}
+        >
+          <Drawn figure={figure} letters={false} width={INNER[size] / across - 8} height={48} />
+          <Text style={{ fontSize: 7, color: GREY }}>{name}</Text>
+        </View>
+      ))}
+    </View>
+  )
+}
+
+/** What scales with the person, by stature. */
+function Sizes({ rows }: { rows: SizeRow[] }) {
+  if (rows.length === 0) return null
+  const cell = { width: '11%', textAlign: 'right', fontSize: 8 } as const
+  const line = [s.row, { borderBottomWidth: 0.4, borderColor: RULE, paddingVertical: 1.5 }]
+  return (
+    <Section title="For a person’s size">
+      <View style={line} wrap={false}>
+        <Text style={{ width: '45%', fontSize: 8, color: GREY }}>stature, cm</Text>
+        {STATURES.map((stature) => (
+          <Text key={stature} style={cell}>
+            {stature}
+          </Text>
+        ))}
+      </View>
+      {rows.map(({ what, unit, values, told }) => (
+        <View key={what} style={line} wrap={false}>
+          <Text style={{ width: '45%', fontSize: 8 }}>{what}</Text>
+          {values.map((value, i) => (
+            <Text key={i} style={cell}>
+              {sizeWords(value, unit)}
+              {told ? `\n${told[i]!}` : ''}
+            </Text>
+          ))}
+        </View>
+      ))}
+    </Section>
   )
 }
 
@@ -308,12 +379,15 @@ function Row({ row, sided, number }: { row: SpreadRow; sided: boolean; number?: 
   const count = Math.max(left?.length ?? 0, right?.length ?? 0, 1)
   const label = number ? `${number}. ` : ''
   const repeat = row.repeat > 1 ? ` (${row.repeat} times)` : ''
-  const half = (cut: Ink[][] | null, at: number) =>
+  const half = (cut: Ink[][] | null, at: number, side: 'left' | 'right') =>
     cut ? (
       <>
         {at === 0 && label}
         <Words parts={cut[at] ?? []} />
         {at === count - 1 && repeat}
+        {at === count - 1 && row.measured && (
+          <Text style={{ fontSize: 7, color: GREY }}>{` (${row.measured[side]})`}</Text>
+        )}
       </>
     ) : (
       <Text style={{ color: GREY }}>{at === 0 && `${label}not on this side`}</Text>
@@ -324,7 +398,7 @@ function Row({ row, sided, number }: { row: SpreadRow; sided: boolean; number?: 
       style={[s.row, at === count - 1 ? { borderBottomWidth: 0.4, borderColor: RULE } : {}]}
       wrap={false}
     >
-      {sided && <Text style={s.left}>{half(left, at)}</Text>}
+      {sided && <Text style={s.left}>{half(left, at, 'left')}</Text>}
       <View style={s.spine}>
         {at === 0 && row.breath && (
           <>
@@ -336,7 +410,7 @@ function Row({ row, sided, number }: { row: SpreadRow; sided: boolean; number?: 
           <Text style={{ fontSize: 7, color: GREY, textAlign: 'center' }}>{row.label}</Text>
         )}
       </View>
-      <Text style={s.right}>{half(right, at)}</Text>
+      <Text style={s.right}>{half(right, at, 'right')}</Text>
     </View>
   ))
 }
@@ -447,6 +521,7 @@ function CardPages({ sheet, size }: { sheet: Sheet; size: Stock }) {
       )}
 
       <Rows title="Coming in" rows={sheet.enter} sheet={sheet} numbered />
+      <Steps sheet={sheet} size={size} />
       {(sheet.stay !== '' || sheet.time !== '') && (
         <Section title="The stay, and the time it all takes">
           <Flow parts={[plain([sheet.stay, `breath ${sheet.pace}`].filter(Boolean).join(' · '))]} />
@@ -457,6 +532,7 @@ function CardPages({ sheet, size }: { sheet: Sheet; size: Stock }) {
       <Rows title="The other way" rows={sheet.otherWay} sheet={sheet} numbered />
       <Rows title="Alignment" rows={sheet.alignment} sheet={sheet} />
       <Rows title="Coming out" rows={sheet.exit} sheet={sheet} numbered />
+      <Sizes rows={sheet.sizes} />
       {sheet.between && (
         <Section title="Between the sides">
           <Flow parts={[plain(`${sheet.between.breaths}. `), ...sheet.between.text]} />

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { BREATH_WORDS, type Side, VERDICT_WORDS } from '@/core/card'
 import { type Sheet, type SheetRung, type SpreadLine, type SpreadRow, wordsOf } from '@/core/print'
-import { drawnFigure } from '@/core/figure'
+import { drawnFigure, type SizeRow, sizeWords, STATURES } from '@/core/figure'
 import { FigureSvg } from '../shared/FigureSvg'
 import { BreathMark } from '../shared/BreathMark'
 import { Spine } from '../shared/Spine'
@@ -35,7 +35,7 @@ export function CardSheet({ sheet }: { sheet: Sheet }) {
             return (
               <figure key={side} className={sheet.sided ? classes[side] : classes.right}>
                 <FigureSvg
-                  drawing={drawnFigure(drawn.figure, sheet.sided)}
+                  drawing={drawnFigure(drawn.figure, sheet.sided, drawn.shown)}
                   label={sheet.sided ? `${sheet.title}, ${side} leads` : sheet.title}
                 />
               </figure>
@@ -44,7 +44,17 @@ export function CardSheet({ sheet }: { sheet: Sheet }) {
         </div>
       )}
 
-      <Part title="Set-up" when={sheet.setUp.place ?? sheet.setUp.note ?? sheet.setUp.props.length}>
+      <Part
+        title="Set-up"
+        when={sheet.setUp.place ?? sheet.setUp.note ?? sheet.start ?? sheet.setUp.props.length}
+      >
+        {sheet.start && (
+          <FigureSvg
+            className={classes.small}
+            drawing={drawnFigure(sheet.start, sheet.sided)}
+            label={`${sheet.title}, the start`}
+          />
+        )}
         <Line label="Start" line={sheet.setUp.place} />
         {sheet.setUp.props.length > 0 && (
           <p>
@@ -64,6 +74,9 @@ export function CardSheet({ sheet }: { sheet: Sheet }) {
       <Rows title="Alignment" rows={sheet.alignment} sheet={sheet} />
       <Rows title="Coming out" rows={sheet.exit} sheet={sheet} numbered />
 
+      <Part title="For a person’s size" when={sheet.sizes.length}>
+        <Sizes rows={sheet.sizes} />
+      </Part>
       <Part title="Between the sides" when={sheet.between}>
         <p>
           {sheet.between?.breaths}.{' '}
@@ -115,7 +128,7 @@ export function CardSheet({ sheet }: { sheet: Sheet }) {
       <Part title="The ladder" when={sheet.ladder.length}>
         <ol className={classes.ladder} aria-label="Most demanding on top">
           {sheet.ladder.map((rung, i) => (
-            <Rung key={rung.id} rung={rung} at={sheet.ladder.length - i} />
+            <Rung key={rung.id} rung={rung} at={sheet.ladder.length - i} sided={sheet.sided} />
           ))}
         </ol>
       </Part>
@@ -191,6 +204,40 @@ function Line({ label, line }: { label: string; line: SpreadLine | null }) {
         <b>{label}, right leads</b> <Words parts={line.right} side="right" />
       </p>
     </>
+  )
+}
+
+/** What scales with the person, by stature. */
+function Sizes({ rows }: { rows: SizeRow[] }) {
+  return (
+    <div className={classes.sizes} tabIndex={0} role="region" aria-label="Sizes by stature">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">stature, cm</th>
+            {STATURES.map((stature) => (
+              <th key={stature} scope="col">
+                {stature}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ what, unit, values, told }) => (
+            <tr key={what}>
+              <th scope="row">{what}</th>
+              {values.map((value, i) => (
+                <td key={STATURES[i]}>
+                  {sizeWords(value, unit)}
+                  {told && <small>{told[i]}</small>}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className={classes.soft}>For usual proportions; look at the person, too.</p>
+    </div>
   )
 }
 
@@ -279,11 +326,12 @@ function Half({ row, side, number }: { row: SpreadRow; side: Side; number: numbe
       ) : (
         <span className={classes.soft}>not on this side</span>
       )}
+      {parts && row.measured && <small className={classes.measured}>{row.measured[side]}</small>}
     </span>
   )
 }
 
-function Rung({ rung, at }: { rung: SheetRung; at: number }) {
+function Rung({ rung, at, sided }: { rung: SheetRung; at: number; sided: boolean }) {
   return (
     <li className={rung.reference ? classes.reference : undefined}>
       <p>
@@ -292,6 +340,13 @@ function Rung({ rung, at }: { rung: SheetRung; at: number }) {
         </b>
         {rung.reference && ' · the form described here'}
       </p>
+      {rung.figure && (
+        <FigureSvg
+          className={classes.small}
+          drawing={drawnFigure(rung.figure, sided)}
+          label={`${rung.name} (figure)`}
+        />
+      )}
       <div className={classes.rungFacts}>
         {rung.props.length > 0 && <p>With {rung.props.join(', ')}.</p>}
         {rung.stay && <p>Stay {rung.stay}.</p>}

@@ -5,6 +5,7 @@ const PALETTE: Palette = {
   far: 'var(--figure-far)',
   paper: 'var(--figure-gap)',
   line: 'var(--ink)',
+  measure: 'var(--figure-measure)',
 }
 
 /** A drawn figure in the page, in the inks of its scheme. */
