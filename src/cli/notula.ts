@@ -14,6 +14,9 @@ import {
 import { timeOf } from '@/core/breath'
 import {
   draw,
+  bvhOf,
+  BvhError,
+  figureFromBvh,
   figureLedFrom,
   figureReport,
   finalFigure,
@@ -151,7 +154,7 @@ function figure(
   file: string,
   options: { rung?: string; side?: string; to: string; out?: string; stature: string }
 ): number {
-  const to = oneOf('the format', options.to, ['svg', 'json'])
+  const to = oneOf('the format', options.to, ['svg', 'json', 'bvh'])
   const card = cardFrom(file)
   const side = oneOf('the side', options.side ?? card.writtenFor, ['left', 'right'])
   const stature = Number(options.stature)
@@ -166,17 +169,39 @@ function figure(
       `${file}:1: ${problems[0] ? `the figure cannot be read: ${problems[0].problem}` : 'no figure is drawn on this card'}`
     )
   }
+  if (options.rung !== undefined && frame.id !== `rung ${options.rung}`)
+    process.stderr.write(
+      `${file}:1: the rung “${options.rung}” has no figure of its own; this is ${frame.id}\n`
+    )
   const led = figureLedFrom(card, frame.figure, side)
+  const drawing = () =>
+    svgOf(draw(led, solve(led, { stature }), { letters: card.sides === 'sided' }), titleOf(card))
+  const report = () => ({ of: frame.id, ...figureReport(led, side, card.sideNamedBy, stature) })
   const text =
     to === 'json'
-      ? `${JSON.stringify(figureReport(led, side, card.sideNamedBy, stature), null, 2)}\n`
-      : svgOf(
-          draw(led, solve(led, { stature }), { letters: card.sides === 'sided' }),
-          titleOf(card)
-        )
+      ? `${JSON.stringify(report(), null, 2)}\n`
+      : to === 'bvh'
+        ? bvhOf(keyframesOf(card).frames.map((each) => figureLedFrom(card, each.figure, side)))
+        : drawing()
   if (options.out) writeFileSync(options.out, text)
   else out(text)
   return GOOD
+}
+
+/** One frame of a BVH file, as the figure that a card keeps. */
+function pose(file: string, options: { frame: string }): number {
+  try {
+    const { figure: read, notes } = figureFromBvh(
+      new TextDecoder().decode(readBytes(file)),
+      Number(options.frame)
+    )
+    out(`${JSON.stringify(read)}\n`)
+    process.stderr.write(notes.map((note) => `${file}: ${note}\n`).join(''))
+    return GOOD
+  } catch (error) {
+    if (error instanceof BvhError) throw new BadCall(`${file}:${error.line}: ${error.message}`)
+    throw error
+  }
 }
 
 async function print(files: string[], options: { stock: string; out: string }): Promise<number> {
@@ -241,11 +266,19 @@ async function run(argv: string[]): Promise<number> {
     .argument('<file>')
     .option('--rung <id>', 'the form; else the one that the steps describe')
     .option('--side <side>', 'left or right; else the side that the card is written for')
-    .option('--to <format>', 'svg or json', 'svg')
+    .option('--to <format>', 'svg, json, or bvh with every drawn form as a frame', 'svg')
     .option('--stature <cm>', 'of the person, 100 to 230', '170')
     .option('--out <file>', 'where to; else the standard output')
     .action((file, options) => {
       code = figure(file, options)
+    })
+  program
+    .command('pose')
+    .description('read one frame of a BVH file as the figure of a card')
+    .argument('<file>')
+    .option('--frame <number>', 'from 1', '1')
+    .action((file, options) => {
+      code = pose(file, options)
     })
   program
     .command('print')

@@ -8,11 +8,19 @@ import {
   type Figure,
   handleAt,
   HANDLES,
+  jointMoments,
   lens,
   loadShares,
+  marksOf,
+  pointIn,
+  pointsOf,
   type Pose,
   solve,
+  type Solved,
+  segmentOf,
+  SURFACES,
   unseen,
+  USUAL_STATURE,
   type Unmet,
   type View,
 } from '@/core/figure'
@@ -25,6 +33,12 @@ export interface FigureJob {
   namedBy: string
   /** A handle that is dragged: by how much, on the drawing, in hundredths of a stature. */
   drag?: { handle: string; from: Pose; dx: number; dy: number }
+  /** Another form, drawn as an outline behind. */
+  ghost?: Figure
+  /** A measure that is shown on the drawing. */
+  show?: string
+  /** Of the person, in cm; props keep their size. */
+  stature?: number
 }
 
 export interface FigureAnswer {
@@ -34,9 +48,14 @@ export interface FigureAnswer {
   pose: Pose
   unmet: Unmet[]
   handles: { handle: string; x: number; y: number }[]
-  limits: ReturnType<typeof atLimit>
+  /** Angles at the end of their range, and where their joints are on the drawing. */
+  limits: (ReturnType<typeof atLimit>[number] & { x: number; y: number })[]
+  /** Where each contact is on the floor, in statures. */
+  places: [number, number][]
   measures: Record<string, { value: number; unit: string }>
   loads: { part: string; share: number }[]
+  /** Moments that the joints hold, as parts of body weight times stature. */
+  moments: { joint: string; moment: number }[]
 }
 
 const HUNDREDTH = 1 / 100
@@ -44,8 +63,10 @@ const HUNDREDTH = 1 / 100
 const COARSE = 0.013
 
 /** Solves and draws a figure, as it is or with one part pulled. */
-export function workFigure({ seq, figure, side, namedBy, drag }: FigureJob): FigureAnswer {
-  const before = drag ? solve(figure, { from: drag.from, rounds: 1 }) : null
+export function workFigure(job: FigureJob): FigureAnswer {
+  const { seq, figure, side, namedBy, drag, ghost, show, stature = USUAL_STATURE } = job
+  const context = { lead: side, namedBy, stature }
+  const before = drag ? solve(figure, { stature, from: drag.from, rounds: 1 }) : null
   const view: View = figure.view
     ? { turn: figure.view.turn, tilt: figure.view.tilt ?? 0 }
     : before
@@ -55,26 +76,67 @@ export function workFigure({ seq, figure, side, namedBy, drag }: FigureJob): Fig
   if (drag && before) {
     const at = handleAt(before, drag.handle)
     const by = unseen(view, drag.dx * HUNDREDTH, -drag.dy * HUNDREDTH)
-    solved = solve(figure, {
+    solved = solve(heldStill(figure, before, drag.handle), {
+      stature,
       from: drag.from,
       pull: { part: drag.handle, to: [at[0] + by[0], at[1] + by[1], at[2] + by[2]] },
       rounds: 7,
     })
-  } else solved = solve(figure)
+  } else solved = solve(figure, { stature })
   const see = lens(view)
   return {
     seq,
     view,
-    drawing: draw(figure, solved, { view, letters: true, ...(drag ? { cell: COARSE } : {}) }),
+    drawing: draw(figure, solved, {
+      view,
+      letters: true,
+      ...(drag ? { cell: COARSE } : {}),
+      ...(ghost && !drag ? { ghost: solve(ghost, { stature }) } : {}),
+      ...(show ? { marks: marksOf(solved, show, context) } : {}),
+    }),
     pose: solved.pose,
     unmet: solved.unmet,
     handles: HANDLES.map((handle) => {
       const [x, y] = see(handleAt(solved, handle))
       return { handle, x: x * 100, y: -y * 100 }
     }),
-    limits: atLimit(solved.pose),
-    measures: allMeasures(solved, { lead: side, namedBy }),
+    limits: atLimit(solved.pose).map((each) => {
+      const [x, y] = see(pointIn(solved.placed, segmentOf(each.joint), [0, 0, 0]))
+      return { ...each, x: x * 100, y: -y * 100 }
+    }),
+    places: figure.contacts.map((contact) => placeOf(contact.part, solved)),
+    measures: allMeasures(solved, context),
     loads: loadShares(solved),
+    moments: jointMoments(solved),
+  }
+}
+
+function placeOf(part: string, { body, placed }: Solved): [number, number] {
+  const { segment, at } = pointsOf(part, body)![0]!
+  const [x, , z] = pointIn(placed, segment, at)
+  return [x, z]
+}
+
+/** While a part is pulled, what touches the floor or a prop stays on its place; the part's own end may slide. */
+function heldStill(figure: Figure, before: Solved, handle: string): Figure {
+  const [side] = handle.split(' ')
+  const limb = /heel|knee/.test(handle)
+    ? /sole|toes|heel|foot|knee|shin/
+    : /hand|elbow/.test(handle)
+      ? /palm|hand|fist|fingertips|forearm|elbow/
+      : null
+  return {
+    ...figure,
+    contacts: figure.contacts.map((contact) => {
+      if (
+        contact.at ||
+        contact.on === 'wall' ||
+        !(SURFACES as readonly string[]).includes(contact.on)
+      )
+        return contact
+      if (limb && contact.part.startsWith(side!) && limb.test(contact.part)) return contact
+      return { ...contact, at: placeOf(contact.part, before) }
+    }),
   }
 }
 

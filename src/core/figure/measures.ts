@@ -16,11 +16,12 @@ import {
   sideMeant,
   tiltFrom,
   toeTip,
+  UP,
 } from './landmarks'
 import { balanceMargin, loadShares } from './loads'
-import { pointIn } from './skeleton'
+import { jointOf, pointIn } from './skeleton'
 import { type Solved, USUAL_STATURE } from './solve'
-import { apply, between, deg, dot, mid, norm, scale, sub, unit } from './vec'
+import { apply, between, cross, deg, dot, mid, norm, scale, sub, unit } from './vec'
 
 /** What is measured on a figure, by name, with its unit and what it means. */
 export interface MeasureInfo {
@@ -195,12 +196,17 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     {
       name: 'knee tracking',
       unit: 'deg',
-      means: 'between the thigh and the foot, seen from above; above 0 the knee falls inward',
+      means:
+        'between where the knee points and the foot, seen from above; above 0 the knee falls inward. A bent knee points as its thigh does, a straight one (under 15°) across its hinge',
     },
     (f, side) => {
-      const thigh = flat(sub(joint(f, seg(side, 'Shank')), joint(f, seg(side, 'Thigh'))))
-      if (norm(thigh) < 0.02) return null
-      const turn = floorTurn(footWay(f, side), unit(thigh))
+      const straight = angleOf(f, `${side}Knee`, 'flexion') < 15
+      const hinge = apply(f.placed.rotations[jointOf(seg(side, 'Thigh'))]!, [1, 0, 0])
+      const way = straight
+        ? cross(hinge, UP)
+        : flat(sub(joint(f, seg(side, 'Shank')), joint(f, seg(side, 'Thigh'))))
+      if (norm(way) < 0.02) return null
+      const turn = floorTurn(footWay(f, side), unit(way))
       return side === 'left' ? -turn : turn
     },
   ],

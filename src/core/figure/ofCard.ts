@@ -1,5 +1,12 @@
 import type { Card, Side } from '../card'
-import { type Figure, mirroredFigure, readFigure } from './spec'
+import {
+  differenceFrom,
+  type Figure,
+  type FigureInput,
+  mirroredFigure,
+  overReference,
+  readFigure,
+} from './spec'
 
 /** One drawn form of a card, in the order of the work. */
 export interface Keyframe {
@@ -16,26 +23,90 @@ export interface FigureProblem {
   problem: string
 }
 
+type Read = ReturnType<typeof readFigure>
+const known = new WeakMap<object, { reference: Figure | undefined; read: Read }>()
+
+/** Reads the data of a figure once: the same data, over the same reference, is the same figure. */
+function readOnce(data: unknown, reference?: Figure): Read {
+  const before = typeof data === 'object' && data !== null ? known.get(data) : undefined
+  if (before && before.reference === reference) return before.read
+  const own = readFigure(data)
+  const read =
+    own.figure && reference ? readFigure(overReference(reference, data as FigureInput)) : own
+  if (typeof data === 'object' && data !== null) known.set(data, { reference, read })
+  return read
+}
+
 /** Every figure of a card, with those that cannot be read told apart. */
 export function keyframesOf(card: Card): { frames: Keyframe[]; problems: FigureProblem[] } {
   const frames: Keyframe[] = []
   const problems: FigureProblem[] = []
-  const add = (id: string, where: string, data: unknown) => {
+  const add = (id: string, where: string, data: unknown, reference?: Figure) => {
     if (data === undefined) return
-    const { figure, problem } = readFigure(data)
+    const read = readFigure(data)
+    const { figure, problem } =
+      read.figure && reference ? readFigure(overReference(reference, data as FigureInput)) : read
     if (figure) frames.push({ id, where, figure })
     else problems.push({ where, problem })
   }
   add('start', 'setUp.figure', card.setUp.figure)
   for (const list of ['enter', 'otherWay', 'exit'] as const)
     card[list].forEach((step, i) => add(`step ${step.id}`, `${list}[${i}].figure`, step.figure))
+  const reference = referenceOf(card)
   card.ladder.forEach((rung, r) => {
-    add(`rung ${rung.id}`, `ladder[${r}].figure`, rung.figure)
+    const over = rung.reference ? undefined : reference
+    add(`rung ${rung.id}`, `ladder[${r}].figure`, rung.figure, over)
     rung.steps.add.forEach(({ step }, i) =>
       add(`step ${step.id}`, `ladder[${r}].steps.add[${i}].step.figure`, step.figure)
     )
   })
   return { frames, problems }
+}
+
+/** The figure that those of the other rungs are told against; none when it is not drawn. */
+function referenceOf(card: Card): Figure | undefined {
+  const data =
+    card.ladder.find((rung) => rung.reference)?.figure ??
+    card.enter.findLast((step) => step.figure !== undefined)?.figure
+  return (data === undefined ? undefined : readOnce(data).figure) ?? undefined
+}
+
+/**
+ * A figure as it is kept at a place of a card: on a rung that is not the reference, only the
+ * difference from the reference form.
+ */
+export function keptFigureAt(card: Card, where: string, figure: Figure): FigureInput {
+  const rung = card.ladder[Number(/^ladder\[(\d+)\]\.figure$/.exec(where)?.[1] ?? -1)]
+  const reference = rung && !rung.reference ? referenceOf(card) : undefined
+  return reference ? differenceFrom(reference, figure) : figure
+}
+
+/**
+ * The card with another rung as its reference. Every drawn form stays as it is: what is kept of
+ * each is told anew against the new reference.
+ */
+export function withReferenceRung(card: Card, id: string): Card {
+  const { frames } = keyframesOf(card)
+  const moved: Card = {
+    ...card,
+    ladder: card.ladder.map(({ reference: _, ...rung }) => {
+      const whole = frames.find((frame) => frame.id === `rung ${rung.id}`)?.figure
+      return {
+        ...rung,
+        ...(rung.id === id ? { reference: true as const } : {}),
+        ...(whole ? { figure: whole as Card['setUp']['figure'] } : {}),
+      }
+    }),
+  }
+  return {
+    ...moved,
+    ladder: moved.ladder.map((rung, i) => {
+      const whole = frames.find((frame) => frame.id === `rung ${rung.id}`)?.figure
+      if (!whole || rung.reference) return rung
+      const kept = keptFigureAt(moved, `ladder[${i}].figure`, whole)
+      return { ...rung, figure: kept as Card['setUp']['figure'] }
+    }),
+  }
 }
 
 /** Where the figure of the final form is kept: on the reference rung, else on the last step in. */
@@ -46,12 +117,14 @@ export function finalPlace(card: Card): string {
 }
 
 /**
- * The figure of the form that the card describes, or of one rung.
+ * The figure of the form that the card describes, or of one rung. A rung without a figure of
+ * its own has the form described: its `id` tells whose it is.
  * @returns null when none is drawn
  */
 export function finalFigure(card: Card, rungId?: string): Keyframe | null {
   const { frames } = keyframesOf(card)
-  if (rungId !== undefined) return frames.find((frame) => frame.id === `rung ${rungId}`) ?? null
+  const own = rungId !== undefined && frames.find((frame) => frame.id === `rung ${rungId}`)
+  if (own) return own
   const place = finalPlace(card)
   const steps = frames.filter((frame) => frame.where.startsWith('enter['))
   return (

@@ -304,6 +304,10 @@ export const JOINTS: readonly Joint[] = [
   ...leg('right'),
 ]
 
+/** The segment that a joint’s angles move: `leftKnee` → `leftShank`. */
+export const segmentOf = (joint: string): Segment =>
+  JOINTS.find(({ angles }) => angles.some((i) => ANGLES[i]!.joint === joint))!.segment
+
 const JOINT_OF = new Map(JOINTS.map((joint, i) => [joint.segment, i]))
 
 /** Index of the joint that moves a segment. */

@@ -35,7 +35,8 @@ const Angles = z.record(z.string(), z.record(z.string(), number)).superRefine((j
 })
 
 const LIMB_NAMES = Object.keys(LIMBS).flatMap((name) => [`left ${name}`, `right ${name}`])
-const SURFACES = [
+/** What carries a part beside a limb. */
+export const SURFACES = [
   'floor',
   'wall',
   'chair',
@@ -124,6 +125,38 @@ export function mirroredFigure(figure: Figure): Figure {
     straps: figure.straps.map(([from, to]) => [swap(from), swap(to)] as [string, string]),
     ...(figure.view ? { view: { ...figure.view, turn: 0 - figure.view.turn } } : {}),
   }
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
+
+/**
+ * A rung's figure as it is kept: only what differs from the reference form.
+ * @returns a figure that `overReference` makes whole again
+ */
+export function differenceFrom(reference: Figure, figure: Figure): FigureInput {
+  const angles: Figure['angles'] = {}
+  for (const joint of new Set([...Object.keys(reference.angles), ...Object.keys(figure.angles)])) {
+    const [before, now] = [reference.angles[joint] ?? {}, figure.angles[joint] ?? {}]
+    for (const name of new Set([...Object.keys(before), ...Object.keys(now)]))
+      if ((before[name] ?? 0) !== (now[name] ?? 0))
+        angles[joint] = { ...angles[joint], [name]: now[name] ?? 0 }
+  }
+  return {
+    ...(Object.keys(angles).length ? { angles } : {}),
+    ...(same(reference.contacts, figure.contacts) ? {} : { contacts: figure.contacts }),
+    ...(same(reference.straps, figure.straps) ? {} : { straps: figure.straps }),
+    ...(figure.wall === undefined || figure.wall === reference.wall ? {} : { wall: figure.wall }),
+    ...(!figure.view || same(reference.view, figure.view) ? {} : { view: figure.view }),
+    ...(!figure.body || same(reference.body, figure.body) ? {} : { body: figure.body }),
+  }
+}
+
+/** A rung's figure made whole: what it does not tell is as in the reference form. */
+export function overReference(reference: Figure, difference: FigureInput): FigureInput {
+  const angles = { ...reference.angles }
+  for (const [joint, values] of Object.entries(difference.angles ?? {}))
+    angles[joint] = { ...angles[joint], ...values }
+  return { ...reference, ...difference, angles }
 }
 
 /** What a figure's data says that cannot be used; null when it is good. */

@@ -1,13 +1,18 @@
 'use client'
 
+import { lazy, Suspense, useState } from 'react'
 import { type Cue, ON, ON_WORDS, REGIONS } from '@/core/card'
 import classes from './CueCell.module.css'
 import { useBench, useBenchStore } from './store'
+
+// The figure is large: it comes when a cue is measured.
+const CueMeasure = lazy(() => import('./CueMeasure'))
 
 /** The middle of an alignment row: where on the body, and on which side. */
 export function CueCell({ cue, index }: { cue: Cue; index: number }) {
   const bench = useBenchStore()
   const sided = useBench((state) => state.card.sides === 'sided')
+  const [measuring, setMeasuring] = useState(false)
   const set = (key: string, value: string) =>
     bench.getState().set(`alignment[${index}].${key}`, value)
   return (
@@ -35,6 +40,19 @@ export function CueCell({ cue, index }: { cue: Cue; index: number }) {
             </option>
           ))}
         </select>
+      )}
+      {cue.measure || measuring ? (
+        <Suspense fallback={<span className={classes.measured}>…</span>}>
+          <CueMeasure cue={cue} index={index} opened={measuring} onOpen={setMeasuring} />
+        </Suspense>
+      ) : (
+        <button
+          className={`${classes.measured} ${classes.quiet}`}
+          aria-label={`Measure of cue ${index + 1}`}
+          onClick={() => setMeasuring(true)}
+        >
+          measure
+        </button>
       )}
     </div>
   )

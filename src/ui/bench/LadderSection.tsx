@@ -8,17 +8,22 @@ import {
   type Breath,
   type Card,
   dropUnwritable,
+  firstSideOf,
   freshId,
   PROPS,
   type Rung,
   type Step,
   stepIds,
 } from '@/core/card'
+import { withReferenceRung } from '@/core/figure'
 import { plainText } from '@/core/sides'
+import { useSchool } from '../shared/school'
 import { TagsField } from '../shared/TagsField'
+import DrawnForm from './DrawnForm'
 import classes from './LadderSection.module.css'
 import { PartList } from './PartList'
 import { LineSpread, SidedLine } from './SidedLine'
+import spread from './Spread.module.css'
 import { StayForm } from './StaySection'
 import { useBench, useBenchStore } from './store'
 
@@ -28,13 +33,9 @@ const linesOf = (text: string) => dropUnwritable(text).split('\n')
 /** The rungs, the most supported at the bottom, each told as a difference from the reference. */
 export function LadderSection() {
   const bench = useBenchStore()
-  const makeReference = (id: string) =>
-    bench.getState().edit((card) => ({
-      ...card,
-      ladder: card.ladder.map(({ reference: _, ...rung }) =>
-        rung.id === id ? { ...rung, reference: true as const } : rung
-      ),
-    }))
+  const school = useSchool()
+  const firstSide = useBench((state) => firstSideOf(state.card, school))
+  const makeReference = (id: string) => bench.getState().edit((card) => withReferenceRung(card, id))
   return (
     <PartList<Rung>
       list="ladder"
@@ -78,6 +79,9 @@ export function LadderSection() {
             onChange={(props) => set({ props: props.map(dropUnwritable) })}
             style={{ flex: '1 1 260px' }}
           />
+          {rung.figure && !rung.reference && (
+            <DrawnForm where={`${path}.figure`} side={firstSide} className={spread.drawn} />
+          )}
           {!rung.reference && <Differences rung={rung} path={path} at={at} />}
           <details className={classes.more}>
             <summary>

@@ -20,9 +20,9 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { ActionIcon, Button } from '@mantine/core'
 import { IconGripVertical, IconPlus, IconTrash } from '@tabler/icons-react'
-import { type KeyboardEvent, memo, type ReactNode } from 'react'
+import { type KeyboardEvent, lazy, memo, type ReactNode, Suspense } from 'react'
 import { belongsTo, otherSide } from '@/core/sides'
-import { type Card, type Cue, firstSideOf, type Side, type Step } from '@/core/card'
+import { type Card, type Cue, firstSideOf, isDrawn, type Side, type Step } from '@/core/card'
 import { useSchool } from '../shared/school'
 import { FindingsAt } from './FindingsAt'
 import { changeAndFocus, fieldName, focusField } from './focus'
@@ -30,6 +30,9 @@ import { HalfField } from './HalfField'
 import { HalfTitles } from './HalfTitles'
 import classes from './Spread.module.css'
 import { useBench, useBenchStore } from './store'
+
+// Drawings come after the words: the figure is large.
+const DrawnForm = lazy(() => import('./DrawnForm'))
 
 export type ListName = 'enter' | 'otherWay' | 'exit' | 'alignment'
 type Item = Step | Cue
@@ -53,6 +56,7 @@ export function SpreadList<T extends Item>(props: Props<T>) {
   const items = useBench((state) => state.card[list]) as T[]
   const sided = useBench((state) => state.card.sides === 'sided')
   const writtenFor = useBench((state) => state.card.writtenFor)
+  const drawn = useBench((state) => isDrawn(state.card))
   const bench = useBenchStore()
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -150,6 +154,17 @@ export function SpreadList<T extends Item>(props: Props<T>) {
       aria-label={`${noun}s`}
     >
       <HalfTitles centre={props.centreTitle} />
+      {list === 'alignment' && drawn && (
+        <div className={classes.final}>
+          {(sided ? (['left', 'right'] as const) : (['right'] as const)).map((side) => (
+            <div key={side} className={classes[side]}>
+              <Suspense>
+                <DrawnForm side={side} />
+              </Suspense>
+            </div>
+          ))}
+        </div>
+      )}
       {items.length === 0 && <p className={classes.teach}>{props.teach}</p>}
       <DndContext
         id={`rows-${list}`}
@@ -233,6 +248,11 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
           onKeyDown={props.onKeyDown}
           onPasteLines={props.onPasteLines}
         />
+        {'figure' in item && item.figure && (
+          <Suspense>
+            <DrawnForm where={`${list}[${index}].figure`} side={side} className={classes.drawn} />
+          </Suspense>
+        )}
       </div>
     )
   return (

@@ -1,16 +1,19 @@
 'use client'
 
-import { ActionIcon, Button, Checkbox, Group, NativeSelect, NumberInput } from '@mantine/core'
-import { IconTrash } from '@tabler/icons-react'
+import { ActionIcon, Button, Group, NativeSelect, NumberInput } from '@mantine/core'
+import { IconPin, IconPinFilled, IconTrash } from '@tabler/icons-react'
 import { type Contact, type Figure, PARTS, SURFACES_AND_LIMBS } from '@/core/figure'
 import classes from './FigureBench.module.css'
 
 /** What touches what: the floor, a prop, a limb. */
 export function ContactsForm({
   figure,
+  places,
   onChange,
 }: {
   figure: Figure
+  /** Where each contact is on the floor now, in statures. */
+  places: readonly [number, number][] | undefined
   onChange: (figure: Figure) => void
 }) {
   const set = (i: number, next: Partial<Contact>) =>
@@ -53,6 +56,27 @@ export function ContactsForm({
               }}
             />
           )}
+          {!/^(?:left|right) /.test(contact.on) && contact.on !== 'wall' && (
+            <ActionIcon
+              variant="subtle"
+              color="gray"
+              size="sm"
+              aria-pressed={contact.at !== undefined}
+              aria-label={`Keep contact ${i + 1} on its place`}
+              title={contact.at ? 'Stays on its place' : 'May slide'}
+              disabled={!contact.at && !places?.[i]}
+              onClick={() => {
+                const { at, ...rest } = contact
+                const next = at ? rest : { ...rest, at: places![i] }
+                onChange({
+                  ...figure,
+                  contacts: figure.contacts.map((each, j) => (i === j ? next : each)),
+                })
+              }}
+            >
+              {contact.at ? <IconPinFilled size={15} /> : <IconPin size={15} />}
+            </ActionIcon>
+          )}
           <ActionIcon
             variant="subtle"
             color="gray"
@@ -61,6 +85,37 @@ export function ContactsForm({
             onClick={() =>
               onChange({ ...figure, contacts: figure.contacts.filter((_, j) => j !== i) })
             }
+          >
+            <IconTrash size={15} />
+          </ActionIcon>
+        </Group>
+      ))}
+      {figure.straps.map((strap, i) => (
+        <Group key={`strap ${i}`} gap={4} wrap="nowrap" mb={4}>
+          <span>Strap</span>
+          {strap.map((part, end) => (
+            <NativeSelect
+              key={end}
+              size="xs"
+              aria-label={`Strap ${i + 1}, ${end ? 'to' : 'from'}`}
+              data={[...PARTS]}
+              value={part}
+              onChange={(event) => {
+                const next: [string, string] = [...strap]
+                next[end] = event.currentTarget.value
+                onChange({
+                  ...figure,
+                  straps: figure.straps.map((each, j) => (i === j ? next : each)),
+                })
+              }}
+            />
+          ))}
+          <ActionIcon
+            variant="subtle"
+            color="gray"
+            size="sm"
+            aria-label={`Take strap ${i + 1} away`}
+            onClick={() => onChange({ ...figure, straps: figure.straps.filter((_, j) => j !== i) })}
           >
             <IconTrash size={15} />
           </ActionIcon>
@@ -92,22 +147,16 @@ export function ContactsForm({
             }}
           />
         )}
-        <Checkbox
-          size="xs"
-          label="Strap from foot to hands"
-          checked={figure.straps.length > 0}
-          onChange={(event) =>
-            onChange({
-              ...figure,
-              straps: event.currentTarget.checked
-                ? [
-                    ['right sole', 'right hand'],
-                    ['right sole', 'left hand'],
-                  ]
-                : [],
-            })
+        <Button
+          size="compact-xs"
+          variant="default"
+          disabled={figure.straps.length >= 4}
+          onClick={() =>
+            onChange({ ...figure, straps: [...figure.straps, ['right sole', 'right hand']] })
           }
-        />
+        >
+          Add a strap
+        </Button>
       </Group>
     </section>
   )

@@ -1,19 +1,33 @@
 'use client'
 
-import { Alert, Button, Group, NativeSelect, Slider, Text } from '@mantine/core'
-import Link from 'next/link'
+import {
+  Alert,
+  Button,
+  FileButton,
+  Group,
+  NativeSelect,
+  NumberInput,
+  Slider,
+  Text,
+} from '@mantine/core'
+import { useRouter } from 'next/navigation'
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react'
 import { type Card, titleOf, withValue } from '@/core/card'
 import {
   anglesOf,
+  BvhError,
   type Figure,
   type FigureInput,
+  figureFromBvh,
+  finalFigure,
   finalPlace,
+  keptFigureAt,
   keyframesOf,
   mirroredFigure,
   type Pose,
   readFigure,
   STARTS,
+  USUAL_STATURE,
 } from '@/core/figure'
 import { plainText } from '@/core/sides'
 import { useAuthor } from '../chrome/AuthorName'
@@ -21,6 +35,7 @@ import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
 import { FigureSvg } from '../shared/FigureSvg'
 import { AnglesForm } from './AnglesForm'
+import { BodyForm } from './BodyForm'
 import { ContactsForm } from './ContactsForm'
 import classes from './FigureBench.module.css'
 import { Measures } from './Measures'
@@ -54,8 +69,10 @@ const figureOf = (input: FigureInput): Figure => readFigure(input).figure!
 /** A body that is posed: pulled by its parts or by its angles, held by its contacts. */
 export function FigureBench({ card, version, of }: { card: Card; version: number; of?: string }) {
   const [author] = useAuthor()
+  const router = useRouter()
   const places = useMemo(() => placesOf(card), [card])
   const [now, setNow] = useState({ card, version })
+  const latest = useRef(now)
   const [where, setWhere] = useState(of ?? finalPlace(card))
   const saved = useMemo(
     () => keyframesOf(now.card).frames.find((frame) => frame.where === where)?.figure ?? null,
@@ -65,13 +82,30 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
   const [past, setPast] = useState<(Figure | null)[]>([])
   const [future, setFuture] = useState<(Figure | null)[]>([])
   const [failure, setFailure] = useState('')
+  const [ghost, setGhost] = useState<Figure | null>(null)
+  const [show, setShow] = useState<string | null>(null)
+  const [stature, setStature] = useState(USUAL_STATURE)
+  const [said, setSaid] = useState<string[]>([])
   const [answer, ask, broken] = useFigureWork()
   const side = card.writtenFor
+  const frame = keyframesOf(now.card).frames.find((each) => each.where === where)
   const changed = JSON.stringify(figure) !== JSON.stringify(saved)
 
+  const wish = useMemo(
+    () =>
+      figure && {
+        figure,
+        side,
+        namedBy: card.sideNamedBy,
+        stature,
+        ...(ghost ? { ghost } : {}),
+        ...(show ? { show } : {}),
+      },
+    [figure, side, card.sideNamedBy, stature, ghost, show]
+  )
   useEffect(() => {
-    if (figure) ask({ figure, side, namedBy: card.sideNamedBy })
-  }, [figure, ask, side, card.sideNamedBy])
+    if (wish) ask(wish)
+  }, [wish, ask])
 
   function change(next: Figure | null) {
     setPast([...past.slice(-100), figure])
@@ -90,23 +124,41 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
     setFigure(future[0]!)
     setFuture(future.slice(1))
   }
-  function go(next: string) {
+  // What is posed is not lost by closing the page without a word.
+  useEffect(() => {
+    if (!changed) return
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
+    window.addEventListener('beforeunload', warn)
+    return () => window.removeEventListener('beforeunload', warn)
+  }, [changed])
+
+  /** Goes to another form; what was posed here is saved first. */
+  async function go(next: string) {
+    if (changed && !(await save())) return
     setWhere(next)
     setPast([])
     setFuture([])
-    setFigure(keyframesOf(now.card).frames.find((frame) => frame.where === next)?.figure ?? null)
+    setSaid([])
+    setFigure(
+      keyframesOf(latest.current.card).frames.find((frame) => frame.where === next)?.figure ?? null
+    )
   }
-  async function save() {
-    const next = withValue(now.card, where, figure ?? undefined)
+  /** @returns whether it is saved */
+  async function save(): Promise<boolean> {
+    const kept = figure ? keptFigureAt(now.card, where, figure) : undefined
+    const next = withValue(now.card, where, kept as Card['setUp']['figure'])
     try {
       const result = await api<{ version: number }>(`/api/cards/${card.id}`, {
         method: 'PUT',
         json: { card: next, from: now.version, author, note: 'figure' },
       })
-      setNow({ card: next, version: result.version })
+      latest.current = { card: next, version: result.version }
+      setNow(latest.current)
       setFailure('')
+      return true
     } catch (error) {
-      setFailure((error as Error).message)
+      setFailure(`${(error as Error).message} The figure stays here until it is saved.`)
+      return false
     }
   }
 
@@ -147,10 +199,11 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
               Flip sides
             </Button>
             <Button
-              component={Link}
-              href={`/cards/${card.id}/bench`}
               variant="default"
               size="compact-md"
+              onClick={async () => {
+                if (!changed || (await save())) router.push(`/cards/${card.id}/bench`)
+              }}
             >
               To the bench
             </Button>
@@ -167,7 +220,7 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
               <button
                 key={place.where}
                 aria-current={place.where === where ? 'true' : undefined}
-                onClick={() => go(place.where)}
+                onClick={() => void go(place.where)}
               >
                 <span className={drawn ? classes.full : classes.open} aria-hidden />
                 <bdi>{place.title}</bdi>
@@ -177,12 +230,41 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
           })}
         </nav>
         <section className={classes.stage} aria-label="Figure">
-          <StartFrom onPick={change} has={figure !== null} />
+          <Group gap="xs" align="flex-end">
+            <Forms
+              label="Start from"
+              none={figure ? 'Start anew from …' : 'Start from …'}
+              card={now.card}
+              positions
+              onPick={(picked) => {
+                if (picked) change(picked)
+              }}
+            />
+            <Forms
+              label="Behind it"
+              none="nothing behind"
+              card={now.card}
+              keeps
+              onPick={setGhost}
+            />
+            <ReadBvh
+              onRead={(read, notes) => {
+                change(read)
+                setSaid(notes)
+              }}
+              onProblem={setFailure}
+            />
+          </Group>
+          {said.length > 0 && (
+            <Text size="sm" c="dimmed">
+              {said.join(' ')}
+            </Text>
+          )}
           {figure && answer && (
             <Stage
               answer={answer}
               title={titleOf(card)}
-              onDrag={(drag) => ask({ figure, side, namedBy: card.sideNamedBy, drag })}
+              onDrag={(drag) => ask({ ...wish!, drag })}
               onDrop={(pose) => change({ ...figure, angles: anglesOf(pose) })}
             />
           )}
@@ -238,10 +320,11 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
                 {each.message}
               </Alert>
             ))}
-            <ContactsForm figure={figure} onChange={change} />
+            <ContactsForm figure={figure} places={answer?.places} onChange={change} />
             <AnglesForm figure={figure} pose={answer?.pose ?? null} onChange={change} />
-            {answer && <Measures answer={answer} />}
-            <Files id={card.id} />
+            <BodyForm figure={figure} stature={stature} onStature={setStature} onChange={change} />
+            {answer && <Measures answer={answer} show={show} onShow={setShow} />}
+            {frame && <Files id={card.id} of={frame.id} />}
             <Button
               size="compact-xs"
               variant="subtle"
@@ -258,15 +341,19 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
   )
 }
 
-function Files({ id }: { id: string }) {
+function Files({ id, of }: { id: string; of: string }) {
+  const from = `/api/cards/${id}/figure?of=${encodeURIComponent(of)}`
   return (
     <p className={classes.files}>
-      The form described, as a file:{' '}
-      <a href={`/api/cards/${id}/figure`} download={`${id}.svg`}>
+      As saved:{' '}
+      <a href={from} download={`${id}.svg`}>
         SVG
       </a>{' '}
-      <a href={`/api/cards/${id}/figure?as=png`} download={`${id}.png`}>
+      <a href={`${from}&as=png`} download={`${id}.png`}>
         PNG
+      </a>{' '}
+      <a href={`/api/cards/${id}/figure?as=bvh`} download={`${id}.bvh`}>
+        all forms as BVH
       </a>
     </p>
   )
@@ -278,17 +365,31 @@ interface Drawn {
   figure: Figure
 }
 
-/** Positions to start from, and figures of other cards. */
-function StartFrom({ onPick, has }: { onPick: (figure: Figure) => void; has: boolean }) {
+interface FormsProps {
+  label: string
+  none: string
+  card: Card
+  /** Whether the starting positions are offered. */
+  positions?: boolean
+  /** Whether what was picked stays picked. */
+  keeps?: boolean
+  onPick: (figure: Figure | null) => void
+}
+
+/** Forms to pick from: starting positions, those of this card, the final ones of others. */
+function Forms({ label, none, card, positions, keeps, onPick }: FormsProps) {
   const [others, setOthers] = useState<Drawn[]>([])
+  const [picked, setPicked] = useState('')
+  const own = keyframesOf(card).frames
   const read = () => {
     if (others.length > 0) return
     api<{ cards: { card: Card }[] }>('/api/deck')
       .then(({ cards }) =>
         setOthers(
-          cards.flatMap(({ card }) => {
-            const frame = keyframesOf(card).frames.find((each) => each.where === finalPlace(card))
-            return frame ? [{ id: card.id, title: titleOf(card), figure: frame.figure }] : []
+          cards.flatMap(({ card: other }) => {
+            const found = finalFigure(other)
+            if (!found || other.id === card.id) return []
+            return [{ id: other.id, title: titleOf(other), figure: found.figure }]
           })
         )
       )
@@ -296,21 +397,34 @@ function StartFrom({ onPick, has }: { onPick: (figure: Figure) => void; has: boo
   }
   return (
     <NativeSelect
-      aria-label="Start from"
-      value=""
+      className={classes.forms}
+      aria-label={label}
+      value={picked}
       onFocus={read}
       onChange={(event) => {
-        const picked = event.currentTarget.value
-        const start = STARTS.find((each) => `start ${each.id}` === picked)
-        const other = others.find((each) => `card ${each.id}` === picked)
-        if (start) onPick(figureOf(start.figure))
-        if (other) onPick(other.figure)
+        const value = event.currentTarget.value
+        const start = STARTS.find((each) => `start ${each.id}` === value)
+        const found =
+          (start && figureOf(start.figure)) ??
+          own.find((each) => `own ${each.id}` === value)?.figure ??
+          others.find((each) => `card ${each.id}` === value)?.figure ??
+          null
+        if (keeps) setPicked(value)
+        onPick(found)
       }}
       data={[
-        { value: '', label: has ? 'Start anew from …' : 'Start from …' },
+        { value: '', label: none },
+        ...(positions
+          ? [
+              {
+                group: 'Positions',
+                items: STARTS.map(({ id, title }) => ({ value: `start ${id}`, label: title })),
+              },
+            ]
+          : []),
         {
-          group: 'Positions',
-          items: STARTS.map(({ id, title }) => ({ value: `start ${id}`, label: title })),
+          group: 'This card',
+          items: own.map(({ id }) => ({ value: `own ${id}`, label: id })),
         },
         {
           group: 'Other cards',
@@ -318,6 +432,57 @@ function StartFrom({ onPick, has }: { onPick: (figure: Figure) => void; has: boo
         },
       ]}
     />
+  )
+}
+
+const MOST_BYTES = 20_000_000
+
+/** Takes one frame of a BVH file as the figure. */
+function ReadBvh({
+  onRead,
+  onProblem,
+}: {
+  onRead: (figure: Figure, notes: string[]) => void
+  onProblem: (message: string) => void
+}) {
+  const [frame, setFrame] = useState(1)
+  async function read(file: File | null) {
+    if (!file) return
+    if (file.size > MOST_BYTES) {
+      onProblem(`${file.name} is larger than 20 MB. Nothing was changed; take a shorter file.`)
+      return
+    }
+    try {
+      const { figure, notes, frames } = figureFromBvh(await file.text(), frame)
+      onProblem('')
+      onRead(readFigure(figure).figure!, [`Frame ${frame} of ${frames}.`, ...notes])
+    } catch (error) {
+      const line = error instanceof BvhError ? `, line ${error.line}` : ''
+      onProblem(
+        `${file.name}${line}: ${(error as Error).message}. Nothing was changed; mend the file or take another.`
+      )
+    }
+  }
+  return (
+    <>
+      <NumberInput
+        w={70}
+        aria-label="Frame of the BVH file"
+        title="Frame of the BVH file"
+        min={1}
+        value={frame}
+        onChange={(value) => {
+          if (typeof value === 'number' && value >= 1) setFrame(Math.round(value))
+        }}
+      />
+      <FileButton onChange={(file) => void read(file)} accept=".bvh">
+        {(props) => (
+          <Button {...props} variant="default">
+            Read a BVH frame
+          </Button>
+        )}
+      </FileButton>
+    </>
   )
 }
 
@@ -397,6 +562,15 @@ function Stage({ answer, title, onDrag, onDrop }: StageProps) {
     <div ref={frame} className={classes.drawing}>
       <FigureSvg drawing={{ ...answer.drawing, box }} label={title} />
       <svg viewBox={viewBox} className={classes.handles}>
+        {answer.limits.map(({ joint, angle, value, x, y }) => (
+          <path
+            key={`${joint} ${angle}`}
+            className={classes.limit}
+            d={`M${x} ${y - 3.4}l3.4 3.4l-3.4 3.4l-3.4 -3.4Z`}
+          >
+            <title>{`${joint} ${angle} ${value}°, at its end`}</title>
+          </path>
+        ))}
         {answer.handles.map(({ handle, x, y }) => (
           <circle
             key={handle}

@@ -1,17 +1,28 @@
+'use client'
+
+import { MARKED, measureWords } from '@/core/figure'
 import type { FigureAnswer } from '@/workers/figure'
 import classes from './FigureBench.module.css'
 
-const shown = (value: number, unit: string) => `${Math.round(value * 10) / 10} ${unit}`
 const worded = (name: string) => name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+const canShow = (name: string) => MARKED.includes(name.replace(/^(?:left|right) /, ''))
 
-/** What is measured on the figure as it stands. */
-export function Measures({ answer }: { answer: FigureAnswer }) {
+/** What is measured on the figure as it stands; one measure can be shown on the drawing. */
+export function Measures({
+  answer,
+  show,
+  onShow,
+}: {
+  answer: FigureAnswer
+  show: string | null
+  onShow: (name: string | null) => void
+}) {
   return (
     <section>
       <h2>Measures</h2>
       {answer.limits.length > 0 && (
         <p className={classes.limits}>
-          At the end of their range:{' '}
+          At the end of their range (◇):{' '}
           {answer.limits
             .map((each) => `${worded(each.joint)} ${each.angle} ${each.value}°`)
             .join(', ')}
@@ -29,13 +40,39 @@ export function Measures({ answer }: { answer: FigureAnswer }) {
             ))}
             {Object.entries(answer.measures).map(([name, { value, unit }]) => (
               <tr key={name}>
-                <th scope="row">{name}</th>
-                <td>{shown(value, unit)}</td>
+                <th scope="row">
+                  {canShow(name) ? (
+                    <button
+                      aria-pressed={show === name}
+                      title="Show it on the figure"
+                      onClick={() => onShow(show === name ? null : name)}
+                    >
+                      {name}
+                    </button>
+                  ) : (
+                    name
+                  )}
+                </th>
+                <td>{measureWords(value, unit)}</td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
+      <details className={classes.moments}>
+        <summary>What the joints hold, standing still</summary>
+        <table>
+          <tbody>
+            {answer.moments.map(({ joint, moment }) => (
+              <tr key={joint}>
+                <th scope="row">{worded(joint)}</th>
+                <td>{(moment * 100).toFixed(1)} %</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className={classes.limits}>Moments, in hundredths of body weight times stature.</p>
+      </details>
     </section>
   )
 }

@@ -1,12 +1,12 @@
 import { loadCard } from '@/server/cards'
-import { cardFigureSvg, keptFigure, pngOf } from '@/server/figure'
+import { cardFiguresBvh, cardFigureSvg, keptFigure, pngOf } from '@/server/figure'
 import { answering, problem } from '@/server/problem'
 import { loadVersion } from '@/server/history'
 
 type Context = { params: Promise<{ id: string }> }
 
 /**
- * A card's figure as SVG, or as PNG with `?as=png`. `side` is left or right, `of` a keyframe
+ * A card's figure as SVG, or as PNG with `?as=png`; all its figures as BVH with `?as=bvh`. `side` is left or right, `of` a keyframe
  * such as `step s3`, and `v` the version: with it the answer never changes and may be kept.
  */
 export function GET(request: Request, { params }: Context) {
@@ -18,6 +18,12 @@ export function GET(request: Request, { params }: Context) {
     if (asked !== null && asked !== 'left' && asked !== 'right')
       return problem(400, 'No such side', 'The side is left or right.')
     const of = query.get('of') ?? undefined
+    if (query.get('as') === 'bvh') {
+      const card = (await loadCard(id))?.card
+      const bvh = card && cardFiguresBvh(card, asked ?? card.writtenFor)
+      if (!bvh) return problem(404, 'No figure', `No figure is drawn on “${id}”.`)
+      return new Response(bvh, { headers: { 'content-type': 'text/plain; charset=utf-8' } })
+    }
     const make = async () => {
       const card = version ? await loadVersion(id, version) : (await loadCard(id))?.card
       return card ? cardFigureSvg(card, asked ?? card.writtenFor, of) : null
