@@ -5,6 +5,7 @@ import {
   allMeasures,
   balanceMargin,
   bodyOf,
+  both,
   centreOfMass,
   type Figure,
   jointMoments,
@@ -133,6 +134,29 @@ describe('loads', () => {
     })
     expect(Math.abs(hands(solve(knees)) - 0.536)).toBeLessThan(0.05)
   })
+  test('on the knees, lowered: 61.8 %', () => {
+    const { angles } = start('plank')
+    const knees = solve(
+      read({
+        angles: {
+          ...angles,
+          pelvis: { tilt: 84 },
+          ...both({
+            Knee: { flexion: 60 },
+            Ankle: { up: -30 },
+            Shoulder: { flexion: 12, abduction: 36 },
+            Elbow: { flexion: 95 },
+          }),
+        },
+        contacts: ['left palm', 'right palm', 'left knee', 'right knee'].map((part) => ({
+          part,
+          on: 'floor',
+        })),
+      })
+    )
+    expect(knees.unmet).toEqual([])
+    expect(Math.abs(hands(knees) - 0.618)).toBeLessThan(0.05)
+  })
 
   test('the shares of every start make the whole weight, and standing needs little of the joints', () => {
     for (const each of STARTS) {
@@ -227,6 +251,26 @@ describe('solving', () => {
     expect([floorUnmet, blockUnmet]).toEqual([0, 0])
     // Each contact is met to half a centimetre.
     expect(Math.abs(high - low - 23)).toBeLessThan(1)
+  })
+
+  test('a strap with a length holds its ends no farther apart; a slack one changes nothing', () => {
+    const figure = start('supine')
+    const apart = (cm?: number) => {
+      const solved = solve({
+        ...figure,
+        straps: [cm === undefined ? ['left heel', 'left hand'] : ['left heel', 'left hand', cm]],
+      })
+      const [a, b] = ['left heel', 'left hand'].map((part) => {
+        const { segment, at } = pointsOf(part, solved.body)![0]!
+        return pointIn(solved.placed, segment, at)
+      })
+      return { cm: 170 * Math.hypot(...[0, 1, 2].map((k) => a![k]! - b![k]!)), unmet: solved.unmet }
+    }
+    const free = apart().cm
+    expect(apart(Math.ceil(free) + 10).cm).toBeCloseTo(free, 3)
+    const held = apart(free - 15)
+    expect(held.cm).toBeLessThan(free - 14.9)
+    expect(held.unmet).toEqual([])
   })
 
   test('wrong data says what is wrong', () => {

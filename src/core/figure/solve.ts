@@ -16,7 +16,7 @@ import {
   type Pose,
   type Segment,
 } from './skeleton'
-import { type Contact, type Figure, mirroredFigure, PROP_HEIGHT } from './spec'
+import { type Contact, type Figure, mirroredFigure, PROP_HEIGHT, type Strap } from './spec'
 import { add, apply, cross, dot, norm, scale, sub, type Vec } from './vec'
 
 /** Stature that a figure is solved for, in cm; everything scales with it but the props. */
@@ -196,6 +196,25 @@ function pinned(contact: Contact, index: number, points: ContactPoint[], placed:
   ]
 }
 
+/** A strap that is taut: how much its ends are too far apart. */
+function strapRow([from, to, cm]: Strap, placed: Placed, body: Body, stature: number): Row | null {
+  if (cm === undefined) return null
+  const [a, b] = [from, to].map((part) => pointsOf(part, body)![0]!)
+  const point = pointIn(placed, a!.segment, a!.at)
+  const end = pointIn(placed, b!.segment, b!.at)
+  const apart = sub(point, end)
+  const rest = cm / stature - norm(apart)
+  if (rest > 1e-6) return null
+  return {
+    segment: a!.segment,
+    point,
+    along: scale(apart, 1 / Math.max(norm(apart), 1e-9)),
+    rest,
+    against: { segment: b!.segment, point: end },
+    weight: HARD,
+  }
+}
+
 const JOINT_ANGLES = JOINTS.map((joint) => joint.angles)
 
 /** Adds what each angle does to a point of a segment, along a direction. */
@@ -234,7 +253,18 @@ const MET = 2e-7
 
 /** What tells two figures apart, whatever the order of their contacts. */
 const keyOf = (figure: Figure) =>
-  JSON.stringify([askedAngles(figure), sortedContacts(figure), figure.wall, figure.body])
+  JSON.stringify([
+    askedAngles(figure),
+    sortedContacts(figure),
+    sortedStraps(figure),
+    figure.wall,
+    figure.body,
+  ])
+
+const sortedStraps = (figure: Figure): Strap[] =>
+  figure.straps
+    .map(([a, b, ...long]) => (a < b ? [a, b, ...long] : [b, a, ...long]) as Strap)
+    .sort((a, b) => (a.join() < b.join() ? -1 : 1))
 
 const sortedContacts = (figure: Figure): Contact[] =>
   [...figure.contacts].sort((a, b) => (a.part + a.on < b.part + b.on ? -1 : 1))
@@ -253,6 +283,7 @@ export function solve(figure: Figure, options: SolveOptions = {}): Solved {
     {
       ...(own <= other ? figure : across),
       contacts: sortedContacts(own <= other ? figure : across),
+      straps: sortedStraps(own <= other ? figure : across),
     },
     options
   )
@@ -270,7 +301,10 @@ export function solve(figure: Figure, options: SolveOptions = {}): Solved {
     pose,
     placed,
     contacts: figure.contacts,
-    unmet: unmetOf(contacts, placed, solved.body, figure.wall ?? 0, stature),
+    unmet: [
+      ...unmetOf(contacts, placed, solved.body, figure.wall ?? 0, stature),
+      ...tooShort(figure.straps, placed, solved.body, stature),
+    ],
   }
 }
 
@@ -313,6 +347,10 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     const rows: Row[] = contacts.flatMap(({ contact, points }, i) =>
       contactRows(contact, i, points, placed, body, wall, stature)
     )
+    for (const strap of figure.straps) {
+      const row = strapRow(strap, placed, body, stature)
+      if (row) rows.push(row)
+    }
     flesh.forEach(({ segment, at, radius }, i) => {
       const point = pointIn(placed, segment, at)
       const rest = radius - point[1]
@@ -355,7 +393,10 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     pose,
     placed,
     contacts: figure.contacts,
-    unmet: unmetOf(contacts, placed, body, wall, stature),
+    unmet: [
+      ...unmetOf(contacts, placed, body, wall, stature),
+      ...tooShort(figure.straps, placed, body, stature),
+    ],
     rounds: round,
   }
 }
@@ -450,6 +491,24 @@ function capped(step: Float64Array): Float64Array {
 }
 
 const TOLD_CM = 0.5
+
+/** Straps that would have to be longer. */
+function tooShort(straps: readonly Strap[], placed: Placed, body: Body, stature: number): Unmet[] {
+  return straps.flatMap((strap) => {
+    const row = strapRow(strap, placed, body, stature)
+    const cm = row ? -row.rest * stature : 0
+    if (cm < TOLD_CM) return []
+    const [part, on] = strap
+    return [
+      {
+        part,
+        on,
+        cm,
+        message: `The strap from the ${part} to the ${on} is ${cm.toFixed(1)} cm too short.`,
+      },
+    ]
+  })
+}
 
 function unmetOf(
   contacts: { contact: Contact; points: ContactPoint[] }[],

@@ -50,10 +50,12 @@ export const SURFACES = [
 /** Everything that a part can touch. */
 export const SURFACES_AND_LIMBS: readonly string[] = [...SURFACES, ...LIMB_NAMES]
 
+const Part = z.enum(PARTS as [string, ...string[]], {
+  error: () => `should be a part of the body: ${PARTS.join(', ')}`,
+})
+
 export const Contact = z.strictObject({
-  part: z.enum(PARTS as [string, ...string[]], {
-    error: () => `should be a part of the body: ${PARTS.join(', ')}`,
-  }),
+  part: Part,
   /** A surface, or a limb. */
   on: z.enum([...SURFACES, ...LIMB_NAMES] as [string, ...string[]], {
     error: () => `should be one of: ${[...SURFACES, ...LIMB_NAMES].join(', ')}`,
@@ -65,18 +67,18 @@ export const Contact = z.strictObject({
 })
 export type Contact = z.infer<typeof Contact>
 
+const Strap = z.union([z.tuple([Part, Part]), z.tuple([Part, Part, z.number().min(1).max(400)])], {
+  error: 'should be two parts of the body, and the length in cm if it is to hold',
+})
+export type Strap = z.infer<typeof Strap>
+
 export const Figure = z.strictObject({
   angles: Angles.default({}),
   contacts: z.array(Contact).max(24).default([]),
   /** Where the wall stands, in statures from the middle of the hips at first: behind is less than 0. */
   wall: z.number().min(-3).max(3).optional(),
-  /** A strap from one part to another. */
-  straps: z
-    .array(
-      z.tuple([z.enum(PARTS as [string, ...string[]]), z.enum(PARTS as [string, ...string[]])])
-    )
-    .max(4)
-    .default([]),
+  /** A strap from one part to another; with a length in cm it holds them no farther apart. */
+  straps: z.array(Strap).max(4).default([]),
   /** Turned about the upright axis, and tipped to be seen from above, in degrees. */
   view: z.strictObject({ turn: number, tilt: number.optional() }).optional(),
   body: z
@@ -122,7 +124,9 @@ export function mirroredFigure(figure: Figure): Figure {
       on: swap(contact.on),
       ...(contact.at ? { at: [0 - contact.at[0], contact.at[1]] as [number, number] } : {}),
     })),
-    straps: figure.straps.map(([from, to]) => [swap(from), swap(to)] as [string, string]),
+    straps: figure.straps.map(
+      ([from, to, ...long]) => [swap(from), swap(to), ...long] as Figure['straps'][number]
+    ),
     ...(figure.view ? { view: { ...figure.view, turn: 0 - figure.view.turn } } : {}),
   }
 }

@@ -2,7 +2,7 @@
 
 import { ActionIcon, Button, Group, NativeSelect, NumberInput } from '@mantine/core'
 import { IconPin, IconPinFilled, IconTrash } from '@tabler/icons-react'
-import { type Contact, type Figure, PARTS, SURFACES_AND_LIMBS } from '@/core/figure'
+import { type Contact, type Figure, PARTS, type Strap, SURFACES_AND_LIMBS } from '@/core/figure'
 import classes from './FigureBench.module.css'
 
 /** What touches what: the floor, a prop, a limb. */
@@ -21,6 +21,8 @@ export function ContactsForm({
       ...figure,
       contacts: figure.contacts.map((contact, j) => (i === j ? { ...contact, ...next } : contact)),
     })
+  const setStrap = (i: number, strap: Strap) =>
+    onChange({ ...figure, straps: figure.straps.map((each, j) => (i === j ? strap : each)) })
   const walled = figure.contacts.some((contact) => contact.on === 'wall')
   return (
     <section>
@@ -93,23 +95,33 @@ export function ContactsForm({
       {figure.straps.map((strap, i) => (
         <Group key={`strap ${i}`} gap={4} wrap="nowrap" mb={4}>
           <span>Strap</span>
-          {strap.map((part, end) => (
+          {strap.slice(0, 2).map((part, end) => (
             <NativeSelect
               key={end}
               size="xs"
               aria-label={`Strap ${i + 1}, ${end ? 'to' : 'from'}`}
               data={[...PARTS]}
               value={part}
-              onChange={(event) => {
-                const next: [string, string] = [...strap]
-                next[end] = event.currentTarget.value
-                onChange({
-                  ...figure,
-                  straps: figure.straps.map((each, j) => (i === j ? next : each)),
-                })
-              }}
+              onChange={(event) => setStrap(i, strap.with(end, event.currentTarget.value) as Strap)}
             />
           ))}
+          <NumberInput
+            size="xs"
+            w={64}
+            aria-label={`Strap ${i + 1}, length in cm`}
+            placeholder="cm"
+            min={1}
+            max={400}
+            step={5}
+            value={strap[2] ?? ''}
+            onChange={(value) =>
+              setStrap(i, [
+                strap[0],
+                strap[1],
+                ...(typeof value === 'number' ? [value] : []),
+              ] as Strap)
+            }
+          />
           <ActionIcon
             variant="subtle"
             color="gray"

@@ -8,7 +8,7 @@ const STATUS = { draft: 'draft', review: 'in review', approved: 'approved' } as 
 /** A card standing on the shelf. */
 export function CardTile({ card }: { card: ShelfCard }) {
   return (
-    <article className={classes.tile}>
+    <article className={`${classes.tile} ${card.drawn ? classes.drawn : ''}`}>
       <Edge sections={card.sections} />
       <div className={classes.face}>
         <Link href={`/cards/${card.id}/bench`} className={classes.name} prefetch={false}>
