@@ -1,8 +1,10 @@
 import { writeFileSync } from 'node:fs'
 import { RULES, rulesPage } from '../src/core/check'
+import { figureTablesPage } from '../src/core/figure'
 import { cardSchema } from '../src/core/formats'
 
 /** npm run docs: writes the pages that are made from the code. */
 writeFileSync('docs/card.schema.json', `${JSON.stringify(cardSchema(), null, 2)}\n`)
 writeFileSync('docs/rules.md', rulesPage(RULES))
-console.log('docs/card.schema.json, docs/rules.md')
+writeFileSync('docs/figure-tables.md', figureTablesPage())
+console.log('docs/card.schema.json, docs/rules.md, docs/figure-tables.md')

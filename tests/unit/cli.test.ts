@@ -94,3 +94,47 @@ test('time tells each side, between them and in all, in seconds', () => {
   expect(none).toMatchObject({ code: 2, out: '' })
   expect(none.err).toContain('There is no rung “none” on this card')
 })
+
+test('figure draws a form, or tells it in numbers, for each side', () => {
+  const svg = notula(['figure', 'demo/gate.md', '--side', 'left'])
+  expect(svg).toMatchObject({ code: 0, err: '' })
+  expect(svg.out).toMatch(/^<svg [\s\S]*<title>Gate<\/title>[\s\S]*<\/svg>\n$/)
+
+  const told = (...args: string[]) =>
+    JSON.parse(notula(['figure', 'demo/gate.md', '--to', 'json', ...args]).out)
+  const [right, left] = [told('--side', 'right'), told('--side', 'left')]
+  expect(right.unmet).toEqual([])
+  for (const [name, [x, y, z]] of Object.entries<number[]>(right.joints)) {
+    const across = name.startsWith('left')
+      ? name.replace('left', 'right')
+      : name.replace('right', 'left')
+    const [mx, my, mz] = left.joints[across]
+    expect([x! + mx, y! - my, z! - mz].every((value) => Math.abs(value) < 1e-3)).toBe(true)
+  }
+  const shares = Object.values<number>(right.loadShare)
+  expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 2)
+  expect(right.measures['right knee angle']).toEqual(left.measures['left knee angle'])
+  expect(told('--stature', '190').joints.head[1] / right.joints.head[1]).toBeCloseTo(190 / 170, 2)
+
+  const rung = notula(['figure', 'demo/gate.md', '--rung', 'block', '--to', 'json'])
+  expect(rung.code).toBe(0)
+  expect(rung.err).toContain('has no figure of its own')
+  expect(notula(['figure', 'demo/gate.md', '--rung', 'none']).code).toBe(2)
+  expect(notula(['figure', 'demo/gate.md', '--stature', '20'])).toMatchObject({ code: 2, out: '' })
+  const bare = readFileSync('demo/gate.md', 'utf8').replace(/\n## Figures[\s\S]*/, '\n')
+  const none = notula(['figure', file('bare.md', bare)])
+  expect(none).toMatchObject({ code: 2, out: '' })
+  expect(none.err).toContain('no figure is drawn on this card')
+})
+
+test('BVH out with every drawn form as a frame, and one frame back in', () => {
+  const bvh = notula(['figure', 'demo/gate.md', '--to', 'bvh'])
+  expect(bvh.out).toContain('Frames: 2')
+  const read = notula(['pose', file('gate.bvh', bvh.out), '--frame', '2'])
+  expect(read.code).toBe(0)
+  expect(JSON.parse(read.out).angles.leftKnee.flexion).toBeGreaterThan(60)
+  expect(notula(['pose', file('odd.bvh', 'HIERARCHY\nROOT a\n(')])).toMatchObject({ code: 2 })
+  expect(notula(['pose', file('odd.bvh', 'HIERARCHY\nROOT a\n(')]).err).toMatch(
+    /odd\.bvh:3: “{” is missing/
+  )
+})

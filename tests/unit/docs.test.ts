@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020'
 import { RULES, rulesPage } from '@/core/check'
+import { ANGLES, figureTablesPage, MEASURES } from '@/core/figure'
 import { cardSchema, readCard, writeJson, writeMarkdown } from '@/core/formats'
 
 test('docs/card.schema.json is fresh; run npm run docs when this fails', () => {
@@ -9,6 +10,17 @@ test('docs/card.schema.json is fresh; run npm run docs when this fails', () => {
 
 test('docs/rules.md is fresh; run npm run docs when this fails', () => {
   expect(readFileSync('docs/rules.md', 'utf8')).toBe(rulesPage(RULES))
+})
+
+test('docs/figure-tables.md is fresh; run npm run docs when this fails', () => {
+  const page = readFileSync('docs/figure-tables.md', 'utf8')
+  expect(page).toBe(figureTablesPage())
+  // Every angle and measure has its meaning told.
+  const rows = page.split('\n').filter((line) => line.startsWith('| `'))
+  expect(rows.length).toBe(
+    ANGLES.filter(({ joint }) => !/^right/.test(joint)).length + MEASURES.length
+  )
+  for (const row of rows) expect(row).toMatch(/\| [^|]{4,} \|$/)
 })
 
 test('every rule says what it looks at and why, under an id of its own', () => {
