@@ -23,6 +23,14 @@ async function atRest(page: Page) {
     .toBe(true)
 }
 
+/** Starts from a position; again, should the page not have been awake yet. */
+async function startFrom(page: Page, label: string) {
+  await expect(async () => {
+    await page.getByLabel('Start from').selectOption({ label })
+    await expect(handle(page, 'head')).toBeVisible({ timeout: 2000 })
+  }).toPass()
+}
+
 test('a figure is started, pulled by hand and by keys, taken back, and saved', async ({
   page,
   request,
@@ -30,7 +38,7 @@ test('a figure is started, pulled by hand and by keys, taken back, and saved', a
   const id = await newCard(request, 'Posed')
   await page.goto(`/cards/${id}/figure`)
   await expect(page.getByText('No figure yet')).toBeVisible()
-  await page.getByLabel('Start from').selectOption({ label: 'Wide stand, arms out' })
+  await startFrom(page, 'Wide stand, arms out')
   await expect(handle(page, 'left hand')).toBeVisible()
   await atRest(page)
 
@@ -79,7 +87,7 @@ test('angles are typed, contacts and a measure chosen, another form seen behind'
 }) => {
   const id = await newCard(request, 'Typed')
   await page.goto(`/cards/${id}/figure`)
-  await page.getByLabel('Start from').selectOption({ label: 'Standing' })
+  await startFrom(page, 'Standing')
   await page.getByLabel('Joint').selectOption('leftShoulder')
   await page.getByLabel('abduction').fill('90')
   await page.getByLabel('abduction').blur()

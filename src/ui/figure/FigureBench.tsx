@@ -276,9 +276,9 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
           )}
           {figure && answer && (
             <div className={classes.view}>
-              <label id="turn">Seen from</label>
+              <span>Seen from</span>
               <Slider
-                aria-labelledby="turn"
+                thumbLabel="Seen from, degrees to the left of the front"
                 min={-180}
                 max={180}
                 step={5}
@@ -288,9 +288,9 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
                   setFigure({ ...figure, view: { turn, tilt: answer.view.tilt } })
                 }
               />
-              <label id="tilt">From above</label>
+              <span>From above</span>
               <Slider
-                aria-labelledby="tilt"
+                thumbLabel="From above, degrees"
                 min={0}
                 max={80}
                 step={2}
