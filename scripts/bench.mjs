@@ -1,6 +1,8 @@
 import { gunzipSync, gzipSync } from 'node:zlib'
+import { chromium as playwright } from '@playwright/test'
 import autocannon from 'autocannon'
 import {
+  chromium,
   ensureBuild,
   ensureDatabase,
   ensureModules,
@@ -55,8 +57,32 @@ async function scripts(address, path) {
   return { bytes, count: files.length }
 }
 
+/** Milliseconds from the address to the last picture of a shelf, in a browser that was there before. */
+async function shelfVisits(drawn, bare) {
+  const browser = await playwright.launch({
+    executablePath: chromium(),
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
+  try {
+    const page = await (await browser.newContext()).newPage()
+    const taken = { drawn: [], bare: [] }
+    for (let round = 0; round < 16; round += 1)
+      for (const [kind, address] of Object.entries({ drawn, bare })) {
+        const started = performance.now()
+        await page.goto(address)
+        await page.waitForSelector('article')
+        await page.waitForFunction(() => [...document.images].every((image) => image.complete))
+        if (round > 2) taken[kind].push(performance.now() - started)
+      }
+    const middle = (times) => times.sort((a, b) => a - b)[Math.floor(times.length / 2)]
+    return { drawn: middle(taken.drawn), bare: middle(taken.bare) }
+  } finally {
+    await browser.close()
+  }
+}
+
 await main(async () => {
-  await ensurePackages({ postgres: true })
+  await ensurePackages({ postgres: true, chromium: true })
   await ensureModules()
   const cluster = await startCluster(`bench-${process.pid}`, { throwaway: true })
   let server
@@ -69,7 +95,7 @@ await main(async () => {
     await ensureBuild()
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
 
-    const { mirror, clone, key, found, cloned } = JSON.parse(tsx('scripts/bench/core.ts', []))
+    const { mirror, clone, key, found, cloned, drag } = JSON.parse(tsx('scripts/bench/core.ts', []))
     report(
       'mirroring a 40-step card / structuredClone of it',
       mirror / clone,
@@ -90,6 +116,14 @@ await main(async () => {
       30,
       'most',
       `${found.toFixed(0)} µs / ${cloned.toFixed(0)} µs`
+    )
+
+    report(
+      'a pulled figure solved and drawn / a frame of 16.7 ms',
+      drag / 16_700,
+      0.5,
+      'most',
+      `${(drag / 1000).toFixed(1)} ms`
     )
 
     const [still, shelf, data] = await throughput([
@@ -141,6 +175,31 @@ await main(async () => {
       'most',
       `${(search / 1000).toFixed(2)} ms / ${(t.select / 1000).toFixed(2)} ms`
     )
+
+    const shelves = {}
+    for (const kind of ['drawn', 'bare']) {
+      const url = await ensureDatabase(cluster.url, `notula_bench_${kind}`)
+      await migrate(url)
+      tsx('scripts/bench/fillDeck.ts', ['200', kind], { DATABASE_URL: url })
+      shelves[kind] = await startServer({
+        port: await freePort(),
+        host: '127.0.0.1',
+        databaseUrl: url,
+      })
+    }
+    try {
+      const { drawn, bare } = await shelfVisits(shelves.drawn.address, shelves.bare.address)
+      report(
+        'a shelf of 200 figures from the cache / the same without figures, visits a second',
+        bare / drawn,
+        0.7,
+        'least',
+        `${(1000 / drawn).toFixed(1)} / ${(1000 / bare).toFixed(1)}`
+      )
+    } finally {
+      await shelves.drawn.stop()
+      await shelves.bare.stop()
+    }
 
     const { bytes, count } = await scripts(server.address, '/cards/long-side-angle-1/bench')
     report(

@@ -1,16 +1,34 @@
 import { readdirSync, readFileSync } from 'node:fs'
+import type { Card } from '../../src/core/card'
 import { readCard } from '../../src/core/formats'
 import { createCard } from '../../src/server/cards'
 import { closeDb, db } from '../../src/server/db'
 
-/** Fills a database with copies of the demo cards: fillDeck.ts COUNT */
+/** Fills a database with copies of the demo cards: fillDeck.ts COUNT [bare], bare without figures */
 const count = Number(process.argv[2])
+const bare = process.argv[3] === 'bare'
+
+/** A card without its figures. */
+function undrawn(card: Card): Card {
+  const { figure: _, ...setUp } = card.setUp
+  const steps = (list: Card['enter']) => list.map(({ figure: __, ...step }) => step)
+  return {
+    ...card,
+    setUp,
+    enter: steps(card.enter),
+    otherWay: steps(card.otherWay),
+    exit: steps(card.exit),
+    ladder: card.ladder.map(({ figure: __, ...rung }) => rung),
+  }
+}
+
 const demo = readdirSync('demo')
   .filter((name) => name.endsWith('.md'))
   .map((name) => readCard(readFileSync(`demo/${name}`, 'utf8')))
 await db().transaction(async (trx) => {
   for (let i = 0; i < count; i += 1) {
-    const card = demo[i % demo.length]!
+    const whole = demo[i % demo.length]!
+    const card = bare ? undrawn(whole) : whole
     const n = Math.floor(i / demo.length) + 1
     const names = { ...card.names, common: [`${card.names.common[0]} ${n}`] }
     await createCard({ ...card, id: `${card.id}-${n}`, names }, 'Bench', '', trx)

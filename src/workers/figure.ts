@@ -2,6 +2,7 @@ import type { Side } from '@/core/card'
 import {
   allMeasures,
   atLimit,
+  bodyOf,
   chosenView,
   type Drawing,
   draw,
@@ -12,6 +13,7 @@ import {
   lens,
   loadShares,
   marksOf,
+  place,
   pointIn,
   pointsOf,
   type Pose,
@@ -60,13 +62,13 @@ export interface FigureAnswer {
 
 const HUNDREDTH = 1 / 100
 /** While a part is dragged the outline may be a little coarser. */
-const COARSE = 0.013
+const COARSE = 0.016
 
 /** Solves and draws a figure, as it is or with one part pulled. */
 export function workFigure(job: FigureJob): FigureAnswer {
   const { seq, figure, side, namedBy, drag, ghost, show, stature = USUAL_STATURE } = job
   const context = { lead: side, namedBy, stature }
-  const before = drag ? solve(figure, { stature, from: drag.from, rounds: 1 }) : null
+  const before = drag ? asItStands(figure, drag.from) : null
   const view: View = figure.view
     ? { turn: figure.view.turn, tilt: figure.view.tilt ?? 0 }
     : before
@@ -80,7 +82,7 @@ export function workFigure(job: FigureJob): FigureAnswer {
       stature,
       from: drag.from,
       pull: { part: drag.handle, to: [at[0] + by[0], at[1] + by[1], at[2] + by[2]] },
-      rounds: 7,
+      rounds: 5,
     })
   } else solved = solve(figure, { stature })
   const see = lens(view)
@@ -111,14 +113,21 @@ export function workFigure(job: FigureJob): FigureAnswer {
   }
 }
 
-function placeOf(part: string, { body, placed }: Solved): [number, number] {
+type Standing = Pick<Solved, 'body' | 'placed'>
+
+function asItStands(figure: Figure, pose: Pose): Standing {
+  const body = bodyOf(figure.body)
+  return { body, placed: place(body, pose) }
+}
+
+function placeOf(part: string, { body, placed }: Standing): [number, number] {
   const { segment, at } = pointsOf(part, body)![0]!
   const [x, , z] = pointIn(placed, segment, at)
   return [x, z]
 }
 
 /** While a part is pulled, what touches the floor or a prop stays on its place; the part's own end may slide. */
-function heldStill(figure: Figure, before: Solved, handle: string): Figure {
+function heldStill(figure: Figure, before: Standing, handle: string): Figure {
   const [side] = handle.split(' ')
   const limb = /heel|knee/.test(handle)
     ? /sole|toes|heel|foot|knee|shin/

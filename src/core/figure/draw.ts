@@ -3,6 +3,7 @@ import { fleshOf } from './flesh'
 import type { Mark } from './marks'
 import { pointsOf } from './parts'
 import {
+  boxOf,
   creases,
   type FlatPart,
   flatten,
@@ -309,7 +310,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
       .map((ring) => ringPath(ring))
       .join(''),
   })
-  for (const line of creases(grid)) shapes.push({ kind: 'crease', path: strokePath(line) })
+  for (const line of creases(grid, far)) shapes.push({ kind: 'crease', path: strokePath(line) })
   const marks = faceMarks(solved, see)
   if (marks) shapes.push({ kind: 'mark', path: marks })
   for (const [from, to] of figure.straps) {
@@ -446,15 +447,21 @@ function clearPlace(
     hand[0] + away * Math.cos(ahead + turn),
     hand[1] + away * Math.sin(ahead + turn),
   ]
+  const boxes = parts.map((part) => boxOf([part], LETTER))
+  const roomAt = ([x, y]: Point) => {
+    let room = Math.min(LETTER, y - ground)
+    parts.forEach((part, i) => {
+      const { x0, y0, x1, y1 } = boxes[i]!
+      if (x > x0 && x < x1 && y > y0 && y < y1) room = Math.min(room, partDistance(part, x, y))
+    })
+    return room
+  }
   let best = place(0.09, 0)
   let most = -Infinity
   for (const away of [0.085, 0.11, 0.14])
     for (let k = 0; k < 12; k += 1) {
       const at = place(away, ((k % 2 ? -sense : sense) * Math.ceil(k / 2) * Math.PI) / 6)
-      const room = Math.min(
-        at[1] - ground,
-        ...parts.map((part) => partDistance(part, at[0], at[1]))
-      )
+      const room = roomAt(at)
       if (room >= LETTER) return at
       if (room > most) [best, most] = [at, room]
     }

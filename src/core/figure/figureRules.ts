@@ -4,17 +4,19 @@ import { figureLedFrom, finalFigure, keyframesOf } from './ofCard'
 import { solve, type Solved } from './solve'
 import type { Figure } from './spec'
 
-const known = new Map<string, Solved>()
+const byWords = new Map<string, Solved>()
+const byFigure = new WeakMap<Figure, Solved>()
 const MOST_KEPT = 300
 
 /** Solves a figure once and keeps it: the same figure has the same pose. */
 export function solved(figure: Figure): Solved {
+  const known = byFigure.get(figure)
+  if (known) return known
   const key = JSON.stringify(figure)
-  const before = known.get(key)
-  if (before) return before
-  if (known.size >= MOST_KEPT) known.clear()
-  const now = solve(figure)
-  known.set(key, now)
+  if (byWords.size >= MOST_KEPT) byWords.clear()
+  const now = byWords.get(key) ?? solve(figure)
+  byWords.set(key, now)
+  byFigure.set(figure, now)
   return now
 }
 

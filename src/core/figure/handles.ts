@@ -16,7 +16,7 @@ export const HANDLES = [
 ] as const
 
 /** Where a handle is, in statures. */
-export function handleAt(solved: Solved, handle: string): Vec {
+export function handleAt(solved: Pick<Solved, 'body' | 'placed'>, handle: string): Vec {
   const { segment, at } = pointsOf(handle, solved.body)![0]!
   return pointIn(solved.placed, segment, at)
 }

@@ -43,9 +43,7 @@ export function keyframesOf(card: Card): { frames: Keyframe[]; problems: FigureP
   const problems: FigureProblem[] = []
   const add = (id: string, where: string, data: unknown, reference?: Figure) => {
     if (data === undefined) return
-    const read = readFigure(data)
-    const { figure, problem } =
-      read.figure && reference ? readFigure(overReference(reference, data as FigureInput)) : read
+    const { figure, problem } = readOnce(data, reference)
     if (figure) frames.push({ id, where, figure })
     else problems.push({ where, problem })
   }

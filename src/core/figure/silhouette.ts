@@ -162,7 +162,8 @@ interface Box {
   y1: number
 }
 
-function boxOf(parts: readonly FlatPart[], margin: number): Box {
+/** The box around parts as they are seen, with a margin. */
+export function boxOf(parts: readonly FlatPart[], margin: number): Box {
   const box = { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity }
   for (const { cones } of parts)
     for (const c of cones) {
@@ -181,8 +182,8 @@ interface Field {
   w: number
   h: number
   d: Float64Array
-  gx: Float64Array
-  gy: Float64Array
+  gx: Float32Array
+  gy: Float32Array
 }
 
 /** The parts of a body on one grid, measured once for its outline and its creases. */
@@ -305,8 +306,8 @@ function fieldOf(part: FlatPart, box: Box, w: number, h: number, cell: number): 
     w: size[0],
     h: size[1],
     d: new Float64Array(size[0] * size[1]).fill(FAR),
-    gx: new Float64Array(size[0] * size[1]),
-    gy: new Float64Array(size[0] * size[1]),
+    gx: new Float32Array(size[0] * size[1]),
+    gy: new Float32Array(size[0] * size[1]),
   }
   for (const c of part.cones) {
     const own = span({
@@ -445,13 +446,16 @@ const folded = (part: FlatPart, parent: FlatPart) =>
 
 const LIMBS = ['core', 'leftArm', 'rightArm', 'leftLeg', 'rightLeg'] as const
 
-/** Lines along which a nearer part crosses a farther one. */
-export function creases(grid: Grid): Point[][] {
+/**
+ * Lines along which a nearer part crosses a farther one.
+ * @param behind limbs that lie behind all others and cross nothing
+ */
+export function creases(grid: Grid, behind: readonly string[] = []): Point[][] {
   const { parts } = grid
   const byName = new Map(parts.map((part) => [part.part.name, part]))
   const parentOf = (part: FlatPart) =>
     part.part.parent === null ? undefined : byName.get(part.part.parent)
-  const ofLimbs = LIMBS.flatMap((limb) => {
+  const ofLimbs = LIMBS.filter((limb) => !behind.includes(limb)).flatMap((limb) => {
     const unit = parts.filter((part) => part.part.limb === limb)
     const others = parts.filter((part) => part.part.limb !== limb)
     const roots = (limb === 'core' ? others : unit).filter(

@@ -435,6 +435,17 @@ function nextStep(
   })
   let step = wish
   if (m === 0) return capped(step)
+  // How the rows pull on each other through the angles; an angle that is frozen leaves it.
+  const pulls = Array.from({ length: m }, () => new Float64Array(m))
+  const addAngle = (c: number, weight: number) => {
+    for (let r = 0; r < m; r += 1) {
+      const k = jacobian[r]![c]! * weight
+      if (k === 0) continue
+      const row = pulls[r]!
+      for (let q = 0; q <= r; q += 1) row[q]! += k * jacobian[q]![c]!
+    }
+  }
+  for (let c = 0; c < COLUMNS; c += 1) addAngle(c, ready[c]!)
   // An angle at its limit that is pushed further stays where it is, and the others do the work.
   for (let pass = 0; pass < 4; pass += 1) {
     const free = wish.map((value, i) => (ready[i]! === 0 ? 0 : value))
@@ -446,10 +457,7 @@ function nextStep(
       for (let c = 0; c < COLUMNS; c += 1) along += jr[c]! * free[c]!
       b.set(r, 0, rows[r]!.rest - along)
       for (let q = 0; q <= r; q += 1) {
-        const jq = jacobian[q]!
-        let sum = 0
-        for (let c = 0; c < COLUMNS; c += 1) sum += jr[c]! * ready[c]! * jq[c]!
-        if (q === r) sum += DAMPING / (rows[r]!.weight * rows[r]!.weight)
+        const sum = pulls[r]![q]! + (q === r ? DAMPING / (rows[r]!.weight * rows[r]!.weight) : 0)
         a.set(r, q, sum)
         a.set(q, r, sum)
       }
@@ -470,6 +478,7 @@ function nextStep(
         (next > max + 1e-9 && pose.angles[i]! >= max - 1e-9) ||
         (next < min - 1e-9 && pose.angles[i]! <= min + 1e-9)
       if (ready[c]! > 0 && outward) {
+        addAngle(c, -ready[c]!)
         ready[c] = 0
         frozen = true
       }
