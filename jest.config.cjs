@@ -14,7 +14,9 @@ module.exports = {
     ],
   },
   // The text libraries ship as ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?:@swc|jest|@jest|typescript|core-js|normalize-strings)/'],
+  transformIgnorePatterns: [
+    '/node_modules/(?:@swc|jest|@jest|typescript|core-js|normalize-strings)/',
+  ],
   setupFiles: ['<rootDir>/tests/support/databaseOfWorker.cjs'],
   globalSetup: '<rootDir>/tests/support/database.cjs',
   globalTeardown: '<rootDir>/tests/support/databaseStop.cjs',

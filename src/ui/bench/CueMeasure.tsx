@@ -55,7 +55,7 @@ export default function CueMeasure({
           title={cue.measure?.name}
           onClick={() => onOpen(!opened)}
         >
-          {cue.measure ? `${found && found.off > 0 ? '✗' : found ? '✓' : ''} ${read}` : 'measure'}
+          {cue.measure ? `${!found ? '' : found.off > 0 ? 'off: ' : '✓ '}${read}` : 'measure'}
         </button>
       </Popover.Target>
       <Popover.Dropdown>

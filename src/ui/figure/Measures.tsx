@@ -22,7 +22,7 @@ export function Measures({
       <h2>Measures</h2>
       {answer.limits.length > 0 && (
         <p className={classes.limits}>
-          At the end of their range (◇):{' '}
+          At the end of their range (diamonds):{' '}
           {answer.limits
             .map((each) => `${worded(each.joint)} ${each.angle} ${each.value}°`)
             .join(', ')}
