@@ -410,6 +410,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
         return { text: side === 'left' ? 'L' : 'R', x: x * UNIT, y: -y * UNIT }
       })
     : []
+  partLetters(letters)
   for (const { x, y } of letters) {
     left = Math.min(left, x / UNIT)
     right = Math.max(right, x / UNIT)
@@ -427,6 +428,24 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
     shapes,
     letters,
   }
+}
+
+/** How far apart two letters stand at least, in hundredths of a stature. */
+const APART = 6
+
+/** Moves the two letters away from each other where they would cover each other. */
+function partLetters(letters: Letter[]): void {
+  const [l, r] = letters
+  if (!l || !r) return
+  const [dx, dy] = [l.x - r.x, l.y - r.y]
+  const apart = Math.hypot(dx, dy)
+  if (apart >= APART) return
+  const way = apart < 0.5 ? [1, 0] : [dx / apart, dy / apart]
+  const by = (APART - apart) / 2
+  l.x += way[0]! * by
+  l.y += way[1]! * by
+  r.x -= way[0]! * by
+  r.y -= way[1]! * by
 }
 
 /** Room that a letter needs, in statures. */

@@ -39,24 +39,32 @@ export const NAMED_VIEWS = {
 /** Turns that are tried: 15 to 25 degrees off straight reads best. */
 const TURNS = [20, -20, 70, -70, 110, -110]
 
-function keyPoints(body: Body, placed: Placed): Vec[] {
+interface KeyPoint {
+  at: Vec
+  side: 'left' | 'right' | null
+}
+
+function keyPoints(body: Body, placed: Placed): KeyPoint[] {
   const at = (segment: Parameters<typeof pointIn>[1], y = 0) => pointIn(placed, segment, [0, y, 0])
+  const middle = [at('head', body.headUp), at('pelvis'), at('ribs', body.shoulderUp)]
   return [
-    at('head', body.headUp),
-    at('pelvis'),
-    at('ribs', body.shoulderUp),
-    at('leftForearm'),
-    at('rightForearm'),
-    at('leftHand', -body.hand),
-    at('rightHand', -body.hand),
-    at('leftShank'),
-    at('rightShank'),
-    at('leftFoot'),
-    at('rightFoot'),
-    at('leftToes'),
-    at('rightToes'),
+    ...middle.map((p): KeyPoint => ({ at: p, side: null })),
+    ...(['left', 'right'] as const).flatMap((side) =>
+      [
+        at(`${side}Forearm`),
+        at(`${side}Hand`, -body.hand),
+        at(`${side}Shank`),
+        at(`${side}Foot`),
+        at(`${side}Toes`),
+      ].map((p): KeyPoint => ({ at: p, side }))
+    ),
   ]
 }
+
+/** What lies is lower than this, in statures. */
+const LIES = 0.27
+/** Left and right of a body lie apart by themselves: their distances say less of its shape. */
+const ACROSS = 0.35
 
 /**
  * The view that shows a pose best: the one in which its joints lie farthest apart from each
@@ -65,18 +73,19 @@ function keyPoints(body: Body, placed: Placed): Vec[] {
 export function chosenView(body: Body, placed: Placed): View {
   const points = keyPoints(body, placed)
   // What lies is seen a little from above.
-  const tilt = Math.max(...points.map((p) => p[1])) < 0.32 ? 22 : 0
+  const tilt = Math.max(...points.map((p) => p.at[1])) < LIES ? 22 : 0
   let best: View = { turn: TURNS[0]!, tilt }
   let most = -Infinity
   for (const turn of TURNS) {
     const view = { turn, tilt }
     const see = lens(view)
-    const seen = points.map(see)
+    const seen = points.map((p) => see(p.at))
     let score = 0
     for (let i = 0; i < seen.length; i += 1)
       for (let j = i + 1; j < seen.length; j += 1) {
         const apart = Math.hypot(seen[i]![0] - seen[j]![0], seen[i]![1] - seen[j]![1])
-        score += Math.sqrt(Math.min(apart, 0.5))
+        const [a, b] = [points[i]!.side, points[j]!.side]
+        score += Math.sqrt(Math.min(apart, 0.5)) * (a && b && a !== b ? ACROSS : 1)
       }
     // A face that is turned away is read less well.
     const face =
