@@ -112,7 +112,7 @@ describe('rungs as differences', () => {
 
   test('a rung without a figure has the form described, under its own name', () => {
     const { base, id } = card()
-    const other = base.ladder.find((rung) => !rung.reference && rung.id !== id)!
+    const other = base.ladder.find((rung) => rung.id !== id && !rung.figure)!
     expect(finalFigure(base, other.id)!.id).toBe('rung forearm')
   })
 
