@@ -122,6 +122,26 @@ test('angles are typed, contacts and a measure chosen, another form seen behind'
   expect(card.setUp.figure.contacts.some((contact: { at?: number[] }) => contact.at)).toBe(true)
 })
 
+test('words saved meanwhile stay, and the figure is added to them', async ({ page, request }) => {
+  const id = await newCard(request, 'Two at work')
+  await page.goto(`/cards/${id}/figure`)
+  await startFrom(page, 'Standing')
+  const before = await (await request.get(`/api/cards/${id}`)).json()
+  const put = await request.put(`/api/cards/${id}`, {
+    data: {
+      card: { ...before.card, notes: 'Written meanwhile.' },
+      from: before.version,
+      author: '',
+    },
+  })
+  expect(put.status()).toBe(200)
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('The card was changed meanwhile')).toBeVisible()
+  const { card } = await (await request.get(`/api/cards/${id}`)).json()
+  expect(card.notes).toBe('Written meanwhile.')
+  expect(card.setUp.figure.contacts).toHaveLength(2)
+})
+
 test('forms as BVH and back, errors told and nothing changed', async ({ page, request }) => {
   const bvh = await request.get('/api/cards/gate/figure?as=bvh')
   expect(bvh.status()).toBe(200)

@@ -1,5 +1,5 @@
 import type { Card, Found, Rule } from '../card'
-import { measure, measureWords, MEASURES } from './measures'
+import { measure, measureWords, MEASURES, unitNamed } from './measures'
 import { figureLedFrom, finalFigure, keyframesOf } from './ofCard'
 import { solve, type Solved } from './solve'
 import type { Figure } from './spec'
@@ -50,6 +50,13 @@ function brokenCues(card: Card): Found[] {
         {
           where: `alignment[${i}].measure`,
           message: `“${name}” cannot be measured; the measures are ${MEASURES.map((each) => each.name).join(', ')}.`,
+        },
+      ]
+    if (unitNamed(unit) !== found.unit)
+      return [
+        {
+          where: `alignment[${i}].measure`,
+          message: `“${name}” is measured in ${found.unit}, not in ${unit}; tell the target in ${found.unit}.`,
         },
       ]
     if (found.off === 0) return []

@@ -2,7 +2,7 @@ import type { Side } from '../card'
 import { pointsOf } from './parts'
 import { indexOf, jointOf, pointIn, type Segment } from './skeleton'
 import type { Solved } from './solve'
-import { apply, between, deg, dot, sub, unit, type Vec } from './vec'
+import { apply, between, cross, deg, dot, norm, sub, unit, type Vec } from './vec'
 
 /** Places and directions of a solved figure that measures are taken from. */
 export interface Measuring extends Solved {
@@ -24,8 +24,15 @@ export const earOf = (f: Solved, side: Side) =>
 /** Where a foot points, on the floor. */
 export const footWay = (f: Solved, side: Side): Vec =>
   unit(flat(apply(f.placed.rotations[jointOf(seg(side, 'Foot'))]!, [0, 0, 1])))
-/** Where the front of the pelvis looks, on the floor. */
-export const pelvisWay = (f: Solved): Vec => unit(flat(apply(f.placed.rotations[0]!, [0, 0, 1])))
+/**
+ * Where the front of the pelvis looks, on the floor: across the line of the hips, so that it
+ * holds for a pelvis tipped forward or back too; lying on the side, where its front looks.
+ */
+export function pelvisWay(f: Solved): Vec {
+  const turned = f.placed.rotations[0]!
+  const across = cross(apply(turned, [1, 0, 0]), UP)
+  return unit(norm(across) > 0.2 ? across : flat(apply(turned, [0, 0, 1])))
+}
 /** Angle on the floor from one direction to another, in degrees; towards the person's left above 0. */
 export const floorTurn = (from: Vec, to: Vec) =>
   deg(Math.atan2(to[0] * from[2] - to[2] * from[0], dot(from, to)))
@@ -61,6 +68,11 @@ export function sideMeant(
       const front: Side =
         /front/i.test(namedBy) || Math.abs(ahead) < 0.05 ? lead : ahead > 0 ? 'left' : 'right'
       return word === 'front' ? front : front === 'left' ? 'right' : 'left'
+    }
+    case 'top':
+    case 'bottom': {
+      const higher: Side = joint(f, 'leftHand')[1] > joint(f, 'rightHand')[1] ? 'left' : 'right'
+      return word === 'top' ? higher : higher === 'left' ? 'right' : 'left'
     }
     default:
       return null

@@ -344,6 +344,19 @@ export function measure(
 
 const valued = (value: number | null, unit: string) => (value === null ? null : { value, unit })
 
+const UNITS: Record<string, string> = {
+  '°': 'deg',
+  degree: 'deg',
+  degrees: 'deg',
+  percent: '%',
+  legs: 'leg lengths',
+  'leg length': 'leg lengths',
+  centimetres: 'cm',
+}
+
+/** A unit as measures name it: `degrees` is `deg`. */
+export const unitNamed = (unit: string): string => UNITS[unit.trim().toLowerCase()] ?? unit.trim()
+
 /** A measured value in words: to a tenth, with its unit. */
 export const measureWords = (value: number, unit: string): string =>
   `${Math.round(value * 10) / 10 + 0}${unit === 'deg' ? '°' : ` ${unit}`}`

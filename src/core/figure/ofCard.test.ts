@@ -21,6 +21,7 @@ import {
   mirroredFigure,
   overReference,
   readFigure,
+  sameForm,
   solve,
   STARTS,
   withReferenceRung,
@@ -152,6 +153,29 @@ describe('rules about figures', () => {
       /front knee over ankle is -?\d+(\.\d)?°, wanted 40° give or take 2/
     )
     expect(measuredCue(strict, at)!.off).toBeGreaterThan(20)
+  })
+
+  test('a target in another unit is told; degrees in words are degrees', () => {
+    const card = demoCard('long-side-angle')
+    const at = card.alignment.findIndex((cue) => cue.measure)
+    const inUnit = (unit: string): Card => ({
+      ...card,
+      alignment: card.alignment.map((cue, i) =>
+        i === at ? { ...cue, measure: { ...cue.measure!, unit } } : cue
+      ),
+    })
+    expect(found(inUnit('degrees'))).toEqual([])
+    expect(found(inUnit('cm'))).toEqual([`figure/keeps-the-cues alignment[${at}].measure`])
+  })
+
+  test('a form is found again on a later state of its card, by its id', () => {
+    const card = demoCard('long-side-angle')
+    const later: Card = { ...card, enter: card.enter.toReversed(), ladder: card.ladder.slice(1) }
+    const last = card.enter.length - 1
+    expect(sameForm(card, 'enter[0].figure', later)).toBe(`enter[${last}].figure`)
+    expect(sameForm(card, 'ladder[1].figure', later)).toBe('ladder[0].figure')
+    expect(sameForm(card, 'ladder[0].figure', later)).toBeNull()
+    expect(sameForm(card, 'setUp.figure', later)).toBe('setUp.figure')
   })
 
   test('a measure that there is not, a contact out of reach, data that is none', () => {

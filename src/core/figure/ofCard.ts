@@ -107,6 +107,18 @@ export function withReferenceRung(card: Card, id: string): Card {
   }
 }
 
+/**
+ * Where a form of one card stands on a later state of it: steps and rungs are found by their ids.
+ * @returns null when it is no longer there
+ */
+export function sameForm(card: Card, where: string, later: Card): string | null {
+  const [, list, index] = /^(enter|otherWay|exit|ladder)\[(\d+)\]\.figure$/.exec(where) ?? []
+  if (!list) return where
+  const of = (one: Card) => one[list as 'enter' | 'ladder'] as readonly { id: string }[]
+  const at = of(later).findIndex(({ id }) => id === of(card)[Number(index)]?.id)
+  return at < 0 ? null : `${list}[${at}].figure`
+}
+
 /** Where the figure of the final form is kept: on the reference rung, else on the last step in. */
 export function finalPlace(card: Card): string {
   const reference = card.ladder.findIndex((rung) => rung.reference)

@@ -72,7 +72,7 @@ export function figureTablesPage(): string {
     '',
     '## Measures',
     '',
-    'A measure with a star is taken on one side: put `left`, `right`, `front`, `back`, `lead` or `other` before its name.',
+    'A measure with a star is taken on one side: put `left`, `right`, `front`, `back`, `lead`, `other`, or `top` and `bottom` (by the hands) before its name.',
     '',
     '| measure | unit | what it means |',
     '|---|---|---|',

@@ -7,7 +7,7 @@ import { measuredCue, MEASURES, type MeasureInfo, measureWords } from '@/core/fi
 import classes from './CueCell.module.css'
 import { useBench, useBenchStore } from './store'
 
-const WORDS = ['front', 'back', 'lead', 'other', 'left', 'right']
+const WORDS = ['front', 'back', 'lead', 'other', 'top', 'bottom', 'left', 'right']
 const CHOICES = MEASURES.filter((info) => info.name !== 'load share')
 
 /** The side word of a measure’s name, and the measure. */

@@ -24,15 +24,17 @@ import {
   keptFigureAt,
   keyframesOf,
   mirroredFigure,
+  NAMED_VIEWS,
   type Pose,
   readFigure,
+  sameForm,
   STARTS,
   USUAL_STATURE,
 } from '@/core/figure'
 import { plainText } from '@/core/sides'
 import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
-import { api } from '../shared/api'
+import { api, ApiError } from '../shared/api'
 import { FigureSvg } from '../shared/FigureSvg'
 import { AnglesForm } from './AnglesForm'
 import { BodyForm } from './BodyForm'
@@ -64,14 +66,19 @@ function placesOf(card: Card): Place[] {
   ]
 }
 
+interface Saved {
+  card: Card
+  version: number
+}
+
 const figureOf = (input: FigureInput): Figure => readFigure(input).figure!
 
 /** A body that is posed: pulled by its parts or by its angles, held by its contacts. */
 export function FigureBench({ card, version, of }: { card: Card; version: number; of?: string }) {
   const [author] = useAuthor()
   const router = useRouter()
-  const places = useMemo(() => placesOf(card), [card])
-  const [now, setNow] = useState({ card, version })
+  const [now, setNow] = useState<Saved>({ card, version })
+  const places = useMemo(() => placesOf(now.card), [now.card])
   const latest = useRef(now)
   const [where, setWhere] = useState(of ?? finalPlace(card))
   const saved = useMemo(
@@ -143,16 +150,31 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
       keyframesOf(latest.current.card).frames.find((frame) => frame.where === next)?.figure ?? null
     )
   }
+  /** Puts the figure where it belongs on a state of the card, and saves that. */
+  async function put(on: Saved, at: string): Promise<Saved> {
+    const kept = figure ? keptFigureAt(on.card, at, figure) : undefined
+    const next = withValue(on.card, at, kept as Card['setUp']['figure'])
+    const { version: saved } = await api<{ version: number }>(`/api/cards/${card.id}`, {
+      method: 'PUT',
+      json: { card: next, from: on.version, author, note: 'figure' },
+    })
+    return { card: next, version: saved }
+  }
+
   /** @returns whether it is saved */
   async function save(): Promise<boolean> {
-    const kept = figure ? keptFigureAt(now.card, where, figure) : undefined
-    const next = withValue(now.card, where, kept as Card['setUp']['figure'])
     try {
-      const result = await api<{ version: number }>(`/api/cards/${card.id}`, {
-        method: 'PUT',
-        json: { card: next, from: now.version, author, note: 'figure' },
+      latest.current = await put(now, where).catch(async (error) => {
+        if (!(error instanceof ApiError) || error.status !== 409) throw error
+        // The card was saved meanwhile: the figure goes onto what it is now.
+        const current = await api<Saved>(`/api/cards/${card.id}`)
+        const at = sameForm(now.card, where, current.card)
+        if (!at) throw new Error('The step or rung of this figure was deleted meanwhile.')
+        const merged = await put(current, at)
+        setWhere(at)
+        setSaid(['The card was changed meanwhile; the figure was added to what it is now.'])
+        return merged
       })
-      latest.current = { card: next, version: result.version }
       setNow(latest.current)
       setFailure('')
       return true
@@ -300,16 +322,28 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
                   setFigure({ ...figure, view: { turn: answer.view.turn, tilt } })
                 }
               />
-              <Button
-                size="compact-xs"
-                variant="default"
-                onClick={() => {
-                  const { view: _, ...rest } = figure
-                  change(rest)
-                }}
-              >
-                Choose the view for me
-              </Button>
+              <Group gap={6} className={classes.views}>
+                {Object.entries(NAMED_VIEWS).map(([name, view]) => (
+                  <Button
+                    key={name}
+                    size="compact-xs"
+                    variant="default"
+                    onClick={() => change({ ...figure, view })}
+                  >
+                    {name}
+                  </Button>
+                ))}
+                <Button
+                  size="compact-xs"
+                  variant="default"
+                  onClick={() => {
+                    const { view: _, ...rest } = figure
+                    change(rest)
+                  }}
+                >
+                  Choose the view for me
+                </Button>
+              </Group>
             </div>
           )}
         </section>
