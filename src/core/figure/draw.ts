@@ -12,7 +12,7 @@ import {
   partDistance,
   type Point,
 } from './silhouette'
-import { pointIn } from './skeleton'
+import { pointIn, type Segment } from './skeleton'
 import { PROP_HEIGHT } from './spec'
 import type { Figure } from './spec'
 import { type Solved, USUAL_STATURE } from './solve'
@@ -400,16 +400,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
     bottom = Math.min(bottom, ...mat.map((p) => p[1]))
     top = Math.max(top, ...mat.map((p) => p[1]))
   }
-  const letters: Letter[] = options.letters
-    ? (['left', 'right'] as const).map((side) => {
-        const end = (k: number): Point => {
-          const [x, y] = see(pointIn(solved.placed, `${side}Hand`, [0, -solved.body.hand * k, 0]))
-          return [x, y]
-        }
-        const [x, y] = clearPlace(end(0.7), end(1.1), flat, ground, side)
-        return { text: side === 'left' ? 'L' : 'R', x: x * UNIT, y: -y * UNIT }
-      })
-    : []
+  const letters = options.letters ? lettersOf(solved, flat, see, ground) : []
   partLetters(letters)
   for (const { x, y } of letters) {
     left = Math.min(left, x / UNIT)
@@ -428,6 +419,35 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
     shapes,
     letters,
   }
+}
+
+/** Hands nearer to each other than this leave the letters to the elbows. */
+const TOGETHER = 0.12
+
+/** L and R, each by its hand; by its elbow where the hands are together. */
+function lettersOf(
+  solved: Solved,
+  parts: readonly FlatPart[],
+  see: (p: Vec) => readonly number[],
+  ground: number
+): Letter[] {
+  const flat = (segment: Segment, y: number): Point => {
+    const [x, up] = see(pointIn(solved.placed, segment, [0, y, 0]))
+    return [x!, up!]
+  }
+  const { hand } = solved.body
+  const [l, r] = [flat('leftHand', -hand / 2), flat('rightHand', -hand / 2)]
+  const together = Math.hypot(l[0] - r[0], l[1] - r[1]) < TOGETHER
+  const chest = flat('ribs', 0.06)
+  return (['left', 'right'] as const).map((side) => {
+    const [from, to] = together
+      ? [chest, flat(`${side}Forearm`, 0)]
+      : [flat(`${side}Hand`, -hand * 0.7), flat(`${side}Hand`, -hand * 1.1)]
+    const start: Point = together ? to : from
+    const ahead: Point = [start[0] + to[0] - from[0], start[1] + to[1] - from[1]]
+    const [x, y] = clearPlace(start, ahead, parts, ground, side)
+    return { text: side === 'left' ? 'L' : 'R', x: x * UNIT, y: -y * UNIT }
+  })
 }
 
 /** How far apart two letters stand at least, in hundredths of a stature. */

@@ -500,7 +500,8 @@ function ReadBvh({
   return (
     <>
       <NumberInput
-        w={70}
+        w={98}
+        prefix="frame "
         aria-label="Frame of the BVH file"
         title="Frame of the BVH file"
         min={1}
