@@ -1,5 +1,6 @@
 import type { Side } from '../card'
 import { fleshOf } from './flesh'
+import { hull } from './hull'
 import type { Mark } from './marks'
 import { pointsOf } from './parts'
 import {
@@ -107,24 +108,6 @@ function strokePath(line: readonly Point[]): string {
 }
 
 const linePath = (line: readonly Point[]) => `M${line.map(xy).join('L')}`
-
-/** Outline of points: the least convex shape around them. */
-function hull(points: readonly Point[]): Point[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
-  const half = (list: readonly Point[]) => {
-    const out: Point[] = []
-    for (const p of list) {
-      while (out.length > 1) {
-        const [a, b] = [out[out.length - 2]!, out[out.length - 1]!]
-        if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break
-        out.pop()
-      }
-      out.push(p)
-    }
-    return out.slice(0, -1)
-  }
-  return [...half(sorted), ...half(sorted.toReversed())]
-}
 
 const closed = (points: readonly Point[]) => `M${points.map(xy).join('L')}Z`
 

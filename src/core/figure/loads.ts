@@ -1,6 +1,7 @@
 import { fcnnls } from 'ml-fcnnls'
 import { Matrix } from 'ml-matrix'
 import { type Body, CENTRES, MASSES } from './body'
+import { hull } from './hull'
 import { pointsOf } from './parts'
 import { CHAINS, jointOf, type Placed, pointIn, type Segment, SEGMENTS } from './skeleton'
 import type { Solved } from './solve'
@@ -51,6 +52,8 @@ interface Support {
   part: string
   segment: Segment
   at: Vec
+  /** Of the flesh there; 0 for a point of a flat part. */
+  radius: number
 }
 
 /** What carries the body: contacts with the floor and with props, not with walls and limbs. */
@@ -59,7 +62,7 @@ export function supportsOf({ body, placed, contacts }: Solved): Support[] {
     if (on === 'wall' || /^(?:left|right) /.test(on)) return []
     return pointsOf(part, body)!.map(({ segment, at, radius }) => {
       const [x, y, z] = pointIn(placed, segment, at)
-      return { part, segment, at: [x, y - radius, z] as Vec }
+      return { part, segment, radius, at: [x, y - radius, z] as Vec }
     })
   })
 }
@@ -135,24 +138,24 @@ export function jointMoments(solved: Solved): { joint: string; moment: number }[
   })
 }
 
-/** Corners of the support on the floor, in order around it. */
-export function supportCorners(solved: Solved): [number, number][] {
-  const points = supportsOf(solved)
-    .map(({ at }): [number, number] => [at[0], at[2]])
-    .sort((a, b) => a[0] - b[0] || a[1] - b[1])
-  const half = (list: [number, number][]) => {
-    const out: [number, number][] = []
-    for (const p of list) {
-      while (out.length > 1) {
-        const [a, b] = [out[out.length - 2]!, out[out.length - 1]!]
-        if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break
-        out.pop()
-      }
-      out.push(p)
-    }
-    return out.slice(0, -1)
-  }
-  return [...half(points), ...half([...points].reverse())]
+/** Of a ball of flesh that carries weight, this part of its radius lies flat. */
+const FLATTENED = 0.45
+
+/** Corners of the support on the floor, in order around it: flesh that carries weight lies flat. */
+export function supportCorners(solved: Solved): readonly (readonly [number, number])[] {
+  return hull(
+    supportsOf(solved).flatMap(({ at: [x, , z], radius }): [number, number][] => {
+      const r = radius * FLATTENED
+      return r === 0
+        ? [[x, z]]
+        : [
+            [x - r, z],
+            [x + r, z],
+            [x, z - r],
+            [x, z + r],
+          ]
+    })
+  )
 }
 
 /**
