@@ -2,6 +2,7 @@ import { demoCard } from '../../../tests/support/cards'
 import {
   BLOCK_HEIGHTS,
   finalFigure,
+  handSizesOf,
   heelPad,
   nearestBlock,
   PROP_HEIGHT,
@@ -71,6 +72,32 @@ test('a squat on stiff ankles wants a pad, the larger the longer the foot', () =
   const pad = sizesOf(squat, [], 'right').find((row) => /heel/.test(row.what))
   expect(pad).toBeDefined()
   expect(pad!.values[4]! / pad!.values[0]!).toBeCloseTo(190 / 150, 6)
+})
+
+test('a hand on a block: the block that keeps the shape grows with the person', () => {
+  const card = demoCard('long-side-angle')
+  const rung = card.ladder.find((each) => each.props.includes('block'))!
+  const [row] = handSizesOf(finalFigure(card, rung.id)!.figure)
+  expect(row!.what).toBe('under the right hand')
+  // High at 170, where it was posed: 23 cm.
+  expect(row!.values[2]).toBeCloseTo(23, 1)
+  expect(row!.values[4]! / row!.values[0]!).toBeCloseTo(190 / 150, 6)
+  expect(row!.told).toContain('a block, high')
+  const [hanging] = handSizesOf(
+    readFigure({
+      angles: {
+        pelvis: { tilt: 86 },
+        leftHip: { flexion: 86 },
+        rightHip: { flexion: 86 },
+        leftShoulder: { flexion: 86 },
+      },
+      contacts: [
+        { part: 'left sole', on: 'floor' },
+        { part: 'right sole', on: 'floor' },
+      ],
+    }).figure!
+  )
+  expect(hanging!.what).toBe('under the left hand')
 })
 
 test('sizes in words', () => {

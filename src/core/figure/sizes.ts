@@ -86,6 +86,9 @@ function handRows(figure: Figure, atUsual: Solved): SizeRow[] {
   })
 }
 
+/** What brings the floor to a hand, alone: for a rung beside the form described. */
+export const handSizesOf = (figure: Figure): SizeRow[] => handRows(figure, solve(figure))
+
 /**
  * What scales with the person, for a figure and the props of its card: stance, hands to feet,
  * what brings the floor to the hand, the ramp of a bolster on two blocks, a pad under the heel.

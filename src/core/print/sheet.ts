@@ -29,6 +29,7 @@ import {
   type Figure,
   figureLedFrom,
   finalFigure,
+  handSizesOf,
   keyframesOf,
   measuredCue,
   measureWords,
@@ -193,6 +194,18 @@ export function sheetOf(
         }))
   const final = finalFigure(card)?.figure
   const start = frames.find((frame) => frame.id === 'start')?.figure
+  const sizesOnCard = (): SizeRow[] => {
+    const props = [...card.setUp.props, ...card.ladder.flatMap((rung) => rung.props)]
+    const onRungs = spoken.ladder.flatMap((rung) => {
+      const figure = ownFigure(rung)
+      if (!figure) return []
+      return handSizesOf(figure).map((row) => ({
+        ...row,
+        what: `${plainText(rung.name, options)}: ${row.what}`,
+      }))
+    })
+    return [...(final ? sizesOf(led(final, firstSide), props, firstSide) : []), ...onRungs]
+  }
   const ownFigure = (rung: Card['ladder'][number]) => {
     const figure = frames.find((frame) => frame.id === `rung ${rung.id}`)?.figure
     return figure && !rung.reference ? led(figure, firstSide) : null
@@ -277,13 +290,7 @@ export function sheetOf(
         namedBy: card.sideNamedBy,
       },
     })),
-    sizes: final
-      ? sizesOf(
-          led(final, firstSide),
-          [...card.setUp.props, ...card.ladder.flatMap((rung) => rung.props)],
-          firstSide
-        )
-      : [],
+    sizes: sizesOnCard(),
     start: start ? led(start, firstSide) : null,
     when: whenWords(card.when),
     setUp: {

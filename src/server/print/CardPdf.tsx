@@ -299,7 +299,7 @@ function Spine({ sheet, size }: { sheet: Sheet; size: Stock }) {
     .map(({ part, seconds }) => `${PART_WORDS[part]} ${durationWords(seconds)}`)
     .join(' · ')
   return (
-    <View wrap={false}>
+    <View wrap={false} style={{ marginTop: 3 }}>
       <Svg width={length} height={RIBBON} viewBox={`0 0 ${length} ${RIBBON}`}>
         {drawn.stretches.map(({ path, paint, from }, i) => (
           <G key={i} transform={`translate(${from} 0)`}>
@@ -335,7 +335,7 @@ function VerdictMark({ verdict }: { verdict: Verdict }) {
 
 /** A heading that stays with the first rows below it. */
 const Head = ({ children }: { children: ReactNode }) => (
-  <View minPresenceAhead={40}>
+  <View minPresenceAhead={70}>
     <Text style={s.head}>{children}</Text>
   </View>
 )
@@ -358,7 +358,7 @@ function HalfTitles({ sheet, spine }: { sheet: Sheet; spine: string }) {
     <View
       style={[s.row, { borderBottomWidth: 0.7, borderColor: INK }]}
       wrap={false}
-      minPresenceAhead={30}
+      minPresenceAhead={50}
     >
       <Text style={[s.left, s.half]}>LEFT LEADS · {order('left')} · L</Text>
       <Text style={[s.spine, { textAlign: 'center', fontSize: 7, color: GREY, paddingTop: 3 }]}>

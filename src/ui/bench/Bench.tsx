@@ -235,6 +235,7 @@ function useActions(saver: Saver | null, showKeys: () => void) {
     { id: 'save', label: 'Save now', onClick: () => void saver?.flush() },
     { id: 'mend', label: 'Take the next mend', onClick: () => takeMend(null) },
     { id: 'read', label: 'Read and print this card', onClick: goTo('') },
+    { id: 'figure', label: 'Pose the figures of this card', onClick: goTo('/figure') },
     { id: 'versions', label: 'Versions of this card', onClick: goTo('/history') },
     {
       id: 'pdf',
