@@ -1,46 +1,32 @@
 'use client'
 
-import {
-  Alert,
-  Button,
-  FileButton,
-  Group,
-  NativeSelect,
-  NumberInput,
-  Slider,
-  Text,
-} from '@mantine/core'
+import { Alert, Button, Group, Slider, Text } from '@mantine/core'
 import { useRouter } from 'next/navigation'
-import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { type Card, titleOf, withValue } from '@/core/card'
 import {
   anglesOf,
-  BvhError,
   type Figure,
-  type FigureInput,
-  figureFromBvh,
-  finalFigure,
   finalPlace,
   keptFigureAt,
   keyframesOf,
   mirroredFigure,
   NAMED_VIEWS,
-  type Pose,
-  readFigure,
   sameForm,
-  STARTS,
   USUAL_STATURE,
 } from '@/core/figure'
 import { plainText } from '@/core/sides'
 import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api, ApiError } from '../shared/api'
-import { FigureSvg } from '../shared/FigureSvg'
 import { AnglesForm } from './AnglesForm'
 import { BodyForm } from './BodyForm'
 import { ContactsForm } from './ContactsForm'
 import classes from './FigureBench.module.css'
+import { Forms } from './Forms'
 import { Measures } from './Measures'
+import { ReadBvh } from './ReadBvh'
+import { Stage } from './Stage'
 import { useFigureWork } from './useFigureWork'
 
 interface Place {
@@ -70,8 +56,6 @@ interface Saved {
   card: Card
   version: number
 }
-
-const figureOf = (input: FigureInput): Figure => readFigure(input).figure!
 
 /** A body that is posed: pulled by its parts or by its angles, held by its contacts. */
 export function FigureBench({ card, version, of }: { card: Card; version: number; of?: string }) {
@@ -375,6 +359,7 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
   )
 }
 
+/** The form as files, as it was last saved. */
 function Files({ id, of }: { id: string; of: string }) {
   const from = `/api/cards/${id}/figure?of=${encodeURIComponent(of)}`
   return (
@@ -390,242 +375,5 @@ function Files({ id, of }: { id: string; of: string }) {
         all forms as BVH
       </a>
     </p>
-  )
-}
-
-interface Drawn {
-  id: string
-  title: string
-  figure: Figure
-}
-
-interface FormsProps {
-  label: string
-  none: string
-  card: Card
-  /** Whether the starting positions are offered. */
-  positions?: boolean
-  /** Whether what was picked stays picked. */
-  keeps?: boolean
-  onPick: (figure: Figure | null) => void
-}
-
-/** Forms to pick from: starting positions, those of this card, the final ones of others. */
-function Forms({ label, none, card, positions, keeps, onPick }: FormsProps) {
-  const [others, setOthers] = useState<Drawn[]>([])
-  const [picked, setPicked] = useState('')
-  const own = keyframesOf(card).frames
-  const read = () => {
-    if (others.length > 0) return
-    api<{ cards: { card: Card }[] }>('/api/deck')
-      .then(({ cards }) =>
-        setOthers(
-          cards.flatMap(({ card: other }) => {
-            const found = finalFigure(other)
-            if (!found || other.id === card.id) return []
-            return [{ id: other.id, title: titleOf(other), figure: found.figure }]
-          })
-        )
-      )
-      .catch(() => undefined)
-  }
-  return (
-    <NativeSelect
-      className={classes.forms}
-      aria-label={label}
-      value={picked}
-      onFocus={read}
-      onChange={(event) => {
-        const value = event.currentTarget.value
-        const start = STARTS.find((each) => `start ${each.id}` === value)
-        const found =
-          (start && figureOf(start.figure)) ??
-          own.find((each) => `own ${each.id}` === value)?.figure ??
-          others.find((each) => `card ${each.id}` === value)?.figure ??
-          null
-        if (keeps) setPicked(value)
-        onPick(found)
-      }}
-      data={[
-        { value: '', label: none },
-        ...(positions
-          ? [
-              {
-                group: 'Positions',
-                items: STARTS.map(({ id, title }) => ({ value: `start ${id}`, label: title })),
-              },
-            ]
-          : []),
-        {
-          group: 'This card',
-          items: own.map(({ id }) => ({ value: `own ${id}`, label: id })),
-        },
-        {
-          group: 'Other cards',
-          items: others.map(({ id, title }) => ({ value: `card ${id}`, label: title })),
-        },
-      ]}
-    />
-  )
-}
-
-const MOST_BYTES = 20_000_000
-
-/** Takes one frame of a BVH file as the figure. */
-function ReadBvh({
-  onRead,
-  onProblem,
-}: {
-  onRead: (figure: Figure, notes: string[]) => void
-  onProblem: (message: string) => void
-}) {
-  const [frame, setFrame] = useState(1)
-  async function read(file: File | null) {
-    if (!file) return
-    if (file.size > MOST_BYTES) {
-      onProblem(`${file.name} is larger than 20 MB. Nothing was changed; take a shorter file.`)
-      return
-    }
-    try {
-      const { figure, notes, frames } = figureFromBvh(await file.text(), frame)
-      onProblem('')
-      onRead(readFigure(figure).figure!, [`Frame ${frame} of ${frames}.`, ...notes])
-    } catch (error) {
-      const line = error instanceof BvhError ? `, line ${error.line}` : ''
-      onProblem(
-        `${file.name}${line}: ${(error as Error).message}. Nothing was changed; mend the file or take another.`
-      )
-    }
-  }
-  return (
-    <>
-      <NumberInput
-        w={98}
-        prefix="frame "
-        aria-label="Frame of the BVH file"
-        title="Frame of the BVH file"
-        min={1}
-        value={frame}
-        onChange={(value) => {
-          if (typeof value === 'number' && value >= 1) setFrame(Math.round(value))
-        }}
-      />
-      <FileButton onChange={(file) => void read(file)} accept=".bvh">
-        {(props) => (
-          <Button {...props} variant="default">
-            Read a BVH frame
-          </Button>
-        )}
-      </FileButton>
-    </>
-  )
-}
-
-/** One press of an arrow key moves a part by this, in hundredths of a stature. */
-const KEY_STEP = 1
-const ARROWS: Record<string, [number, number]> = {
-  ArrowLeft: [-KEY_STEP, 0],
-  ArrowRight: [KEY_STEP, 0],
-  ArrowUp: [0, -KEY_STEP],
-  ArrowDown: [0, KEY_STEP],
-}
-
-interface StageProps {
-  answer: NonNullable<ReturnType<typeof useFigureWork>[0]>
-  title: string
-  onDrag: (drag: { handle: string; from: Pose; dx: number; dy: number }) => void
-  onDrop: (pose: Pose) => void
-}
-
-/** The drawing with its handles; a handle is pulled by hand or by the arrow keys. */
-function Stage({ answer, title, onDrag, onDrop }: StageProps) {
-  const frame = useRef<HTMLDivElement>(null)
-  const drag = useRef<{ handle: string; from: Pose; x: number; y: number } | null>(null)
-  const keyed = useRef<{ handle: string; from: Pose; dx: number; dy: number } | null>(null)
-  // While a part is pulled the drawing keeps its place on the screen.
-  const [held, setHeld] = useState<[number, number, number, number] | null>(null)
-  const box = held ?? answer.drawing.box
-
-  const scale = () => {
-    const { width, height } = frame.current!.getBoundingClientRect()
-    return Math.max(box[2] / width, box[3] / height)
-  }
-  function down(event: PointerEvent<SVGCircleElement>, handle: string) {
-    event.currentTarget.setPointerCapture(event.pointerId)
-    drag.current = { handle, from: answer.pose, x: event.clientX, y: event.clientY }
-    setHeld(answer.drawing.box)
-  }
-  function move(event: PointerEvent<SVGCircleElement>) {
-    const now = drag.current
-    if (!now) return
-    const k = scale()
-    onDrag({
-      handle: now.handle,
-      from: now.from,
-      dx: (event.clientX - now.x) * k,
-      dy: (event.clientY - now.y) * k,
-    })
-  }
-  function drop() {
-    if (!drag.current) return
-    drag.current = null
-    setHeld(null)
-    onDrop(answer.pose)
-  }
-  function key(event: KeyboardEvent<SVGCircleElement>, handle: string) {
-    const arrow = ARROWS[event.key]
-    if (arrow) {
-      event.preventDefault()
-      const before = keyed.current?.handle === handle ? keyed.current : null
-      const next = {
-        handle,
-        from: before?.from ?? answer.pose,
-        dx: (before?.dx ?? 0) + arrow[0],
-        dy: (before?.dy ?? 0) + arrow[1],
-      }
-      keyed.current = next
-      onDrag(next)
-    } else if (event.key === 'Enter') settle()
-  }
-  function settle() {
-    if (!keyed.current) return
-    keyed.current = null
-    onDrop(answer.pose)
-  }
-  const viewBox = box.map((value) => Math.round(value * 100) / 100).join(' ')
-  return (
-    <div ref={frame} className={classes.drawing}>
-      <FigureSvg drawing={{ ...answer.drawing, box }} label={title} />
-      <svg viewBox={viewBox} className={classes.handles}>
-        {answer.limits.map(({ joint, angle, value, x, y }) => (
-          <path
-            key={`${joint} ${angle}`}
-            className={classes.limit}
-            d={`M${x} ${y - 3.4}l3.4 3.4l-3.4 3.4l-3.4 -3.4Z`}
-          >
-            <title>{`${joint} ${angle} ${value}°, at its end`}</title>
-          </path>
-        ))}
-        {answer.handles.map(({ handle, x, y }) => (
-          <circle
-            key={handle}
-            cx={x}
-            cy={y}
-            r={2.2}
-            tabIndex={0}
-            role="button"
-            aria-label={`Pull the ${handle}; arrow keys move it, Enter keeps it`}
-            onPointerDown={(event) => down(event, handle)}
-            onPointerMove={move}
-            onPointerUp={drop}
-            onPointerCancel={drop}
-            onKeyDown={(event) => key(event, handle)}
-            onBlur={settle}
-          >
-            <title>{handle}</title>
-          </circle>
-        ))}
-      </svg>
-    </div>
   )
 }
