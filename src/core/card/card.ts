@@ -62,9 +62,26 @@ function inOrder(value: Json): Json {
   return Object.fromEntries(keys.map((key) => [key, inOrder(value[key]!)]))
 }
 
+const DEEPEST = 12
+
+/** Whether a value is plain data, and not too deep to be a figure. */
+function isJson(value: unknown, depth = 0): value is Json {
+  if (value === null || typeof value === 'string' || typeof value === 'boolean') return true
+  if (typeof value === 'number') return Number.isFinite(value)
+  if (typeof value !== 'object' || depth >= DEEPEST) return false
+  return Object.values(value).every((each) => isJson(each, depth + 1))
+}
+
 /** Joint angles, contacts and props of a drawn form; opaque until it is drawn. */
 export const Figure = z
-  .record(z.string(), z.json())
+  .record(
+    z.string(),
+    // Told by one check in place of a schema for each number in it.
+    z.unknown().refine((value) => isJson(value), {
+      error: 'should be plain data, not more than 12 levels deep',
+      abort: true,
+    }) as unknown as z.ZodType<Json, Json>
+  )
   .overwrite((figure) => inOrder(figure) as typeof figure)
 
 export const Pace = z.strictObject({
