@@ -144,7 +144,10 @@ export async function saveCard(
        INSERT INTO card_versions (card_id, version, body, author, note)
        SELECT id, current_version, ?::jsonb, ?, ? FROM card RETURNING version, created_at
      ), words AS (
-       INSERT INTO search_words SELECT unnest(?::text[]) ON CONFLICT DO NOTHING
+       INSERT INTO search_words
+       SELECT asked.word FROM unnest(?::text[]) AS asked (word)
+       WHERE NOT EXISTS (SELECT 1 FROM search_words known WHERE known.word = asked.word)
+       ON CONFLICT DO NOTHING
      ), touched AS (
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
