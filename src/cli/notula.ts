@@ -174,6 +174,8 @@ function figure(
       `${file}:1: the rung “${options.rung}” has no figure of its own; this is ${frame.id}\n`
     )
   const led = figureLedFrom(card, frame.figure, side)
+  for (const { message } of solve(led, { stature }).unmet)
+    process.stderr.write(`${file}:1: ${message}\n`)
   const drawing = () =>
     svgOf(draw(led, solve(led, { stature }), { letters: card.sides === 'sided' }), titleOf(card))
   const report = () => ({ of: frame.id, ...figureReport(led, side, card.sideNamedBy, stature) })

@@ -104,6 +104,7 @@ test('figure draws a form, or tells it in numbers, for each side', () => {
     JSON.parse(notula(['figure', 'demo/gate.md', '--to', 'json', ...args]).out)
   const [right, left] = [told('--side', 'right'), told('--side', 'left')]
   expect(right.unmet).toEqual([])
+  for (const { gap } of right.contacts) expect(gap).toBeLessThan(0.5)
   for (const [name, [x, y, z]] of Object.entries<number[]>(right.joints)) {
     const across = name.startsWith('left')
       ? name.replace('left', 'right')
@@ -122,6 +123,15 @@ test('figure draws a form, or tells it in numbers, for each side', () => {
   expect(notula(['figure', 'demo/gate.md', '--rung', 'none']).code).toBe(2)
   expect(notula(['figure', 'demo/gate.md', '--stature', '20'])).toMatchObject({ code: 2, out: '' })
   const bare = readFileSync('demo/gate.md', 'utf8').replace(/\n## Figures[\s\S]*/, '\n')
+  const far = `${bare}\n## Figures\n\n\`\`\`json start\n${JSON.stringify({
+    contacts: [
+      { part: 'left palm', on: 'floor', at: [0, 0] },
+      { part: 'right palm', on: 'floor', at: [3, 0] },
+    ],
+  })}\n\`\`\`\n`
+  const apart = notula(['figure', file('far.md', far)])
+  expect(apart.code).toBe(0)
+  expect(apart.err).toMatch(/far\.md:1: The \w+ palm stays \d+\.\d cm away from the floor\./)
   const none = notula(['figure', file('bare.md', bare)])
   expect(none).toMatchObject({ code: 2, out: '' })
   expect(none.err).toContain('no figure is drawn on this card')

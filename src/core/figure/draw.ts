@@ -146,6 +146,9 @@ const SIZE: Record<string, [number, number]> = {
   chair: [40, 40],
 }
 
+/** From where to where the back of a chair reaches, in cm. */
+const CHAIR_BACK = [66, 84] as const
+
 function propShapes(
   kind: string,
   { at, along }: Placement,
@@ -163,7 +166,21 @@ function propShapes(
     kind: 'propLine',
     path: linePath([flat(feet[i]!), flat(feet[i + 1]!)]),
   }))
-  return [...legs, solid(seat)]
+  // Its back stands where it lies towards.
+  const back = add(at, scale(along, (long * cm * 0.92) / 2))
+  const rest = boxCorners(
+    back,
+    along,
+    0.012,
+    wide * cm * 0.92,
+    CHAIR_BACK[0] * cm,
+    CHAIR_BACK[1] * cm
+  )
+  const uprights = [0, 1].map((i): Shape => {
+    const [foot, top] = [feet[4 + i * 2]!, rest[i * 2 + 1]!]
+    return { kind: 'propLine', path: linePath([flat([foot[0], height, foot[2]]), flat(top)]) }
+  })
+  return [...legs, ...uprights, solid(rest), solid(seat)]
 }
 
 function propPlacements(figure: Figure, solved: Solved): { kind: string; place: Placement }[] {
@@ -185,11 +202,16 @@ function propPlacements(figure: Figure, solved: Solved): { kind: string; place: 
   const front: Vec =
     Math.hypot(ahead[0], ahead[2]) > 0.3 ? unit([ahead[0], 0, ahead[2]]) : [0, 0, 1]
   const along = Math.hypot(level[0], level[2]) > 0.08 ? unit(level) : front
+  const sits = figure.contacts.some(({ part, on }) => on === 'chair' && part.includes('sit bone'))
   return [...byKind.values()].map(({ kind, points }) => {
     const low = (k: 0 | 2) => Math.min(...points.map((p) => p[k]))
     const high = (k: 0 | 2) => Math.max(...points.map((p) => p[k]))
     const at: Vec = [(low(0) + high(0)) / 2, 0, (low(2) + high(2)) / 2]
-    return { kind, place: { at, along: kind === 'chair' ? front : along } }
+    if (kind !== 'chair') return { kind, place: { at, along } }
+    // Who sits has its back behind; who leans on it stands at its front.
+    const away: Vec = [at[0] - solved.pose.root[0], 0, at[2] - solved.pose.root[2]]
+    const back = sits || Math.hypot(away[0], away[2]) < 0.05 ? scale(front, -1) : unit(away)
+    return { kind, place: { at, along: back } }
   })
 }
 
@@ -347,6 +369,8 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
     )
     left = Math.min(left, ...corners.map((p) => see(p)[0]))
     right = Math.max(right, ...corners.map((p) => see(p)[0]))
+    const high = kind === 'chair' ? CHAIR_BACK[1] : PROP_HEIGHT[kind]!
+    top = Math.max(top, ...corners.map((p) => see([p[0], high / USUAL_STATURE, p[2]])[1]))
   }
   if (figure.wall !== undefined) {
     const [wx] = see([solved.pose.root[0], 0, figure.wall])

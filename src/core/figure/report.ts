@@ -3,10 +3,10 @@ import { balanceMargin, centreOfMass, jointMoments, loadShares } from './loads'
 import { allMeasures } from './measures'
 import { pointsOf } from './parts'
 import { ANGLES, JOINTS, pointIn } from './skeleton'
-import { solve, USUAL_STATURE } from './solve'
+import { contactGaps, solve, USUAL_STATURE } from './solve'
 import type { Figure } from './spec'
 
-const tenth = (value: number) => Math.round(value * 1000) / 1000 + 0
+const thousandth = (value: number) => Math.round(value * 1000) / 1000 + 0
 
 /**
  * A figure in numbers: where its joints are in cm (to its left, up, to the front), its angles,
@@ -15,10 +15,11 @@ const tenth = (value: number) => Math.round(value * 1000) / 1000 + 0
 export function figureReport(figure: Figure, side: Side, namedBy = '', stature = USUAL_STATURE) {
   const solved = solve(figure, { stature })
   const { body, placed, pose } = solved
-  const cm = (v: readonly number[]) => v.map((value) => tenth(value * stature))
+  const cm = (v: readonly number[]) => v.map((value) => thousandth(value * stature))
+  const gaps = contactGaps(figure, solved, stature)
   const angles: Record<string, Record<string, number>> = {}
   ANGLES.forEach(({ joint, angle }, i) => {
-    angles[joint] = { ...angles[joint], [angle]: tenth(pose.angles[i]!) }
+    angles[joint] = { ...angles[joint], [angle]: thousandth(pose.angles[i]!) }
   })
   return {
     side,
@@ -26,8 +27,9 @@ export function figureReport(figure: Figure, side: Side, namedBy = '', stature =
     unit: 'cm',
     joints: Object.fromEntries(JOINTS.map(({ segment }, i) => [segment, cm(placed.origins[i]!)])),
     angles,
-    contacts: solved.contacts.map((contact) => ({
+    contacts: solved.contacts.map((contact, i) => ({
       ...contact,
+      gap: thousandth(gaps[i]!),
       points: pointsOf(contact.part, body)!.map(({ segment, at, radius }) => {
         const [x, y, z] = pointIn(placed, segment, at)
         return cm([x, y - (contact.on === 'wall' ? 0 : radius), z])
@@ -35,21 +37,21 @@ export function figureReport(figure: Figure, side: Side, namedBy = '', stature =
     })),
     measures: Object.fromEntries(
       Object.entries(allMeasures(solved, { lead: side, namedBy, stature })).map(
-        ([name, { value, unit }]) => [name, { value: tenth(value), unit }]
+        ([name, { value, unit }]) => [name, { value: thousandth(value), unit }]
       )
     ),
     centreOfMass: cm(centreOfMass(body, placed)),
-    balanceMargin: tenth(balanceMargin(solved) * stature),
+    balanceMargin: thousandth(balanceMargin(solved) * stature),
     loadShare: Object.fromEntries(
-      loadShares(solved).map(({ part, share }) => [part, tenth(share)])
+      loadShares(solved).map(({ part, share }) => [part, thousandth(share)])
     ),
     jointMoments: Object.fromEntries(
-      jointMoments(solved).map(({ joint, moment }) => [joint, tenth(moment)])
+      jointMoments(solved).map(({ joint, moment }) => [joint, thousandth(moment)])
     ),
     unmet: solved.unmet.map(({ part, on, cm: away, message }) => ({
       part,
       on,
-      cm: tenth(away),
+      cm: thousandth(away),
       message,
     })),
   }

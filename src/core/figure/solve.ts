@@ -519,17 +519,39 @@ function tooShort(straps: readonly Strap[], placed: Placed, body: Body, stature:
   })
 }
 
+type ContactAt = { contact: Contact; points: ContactPoint[] }
+
+/** How far a contact stays from what it should touch, in statures. */
+function gapOf(
+  { contact, points }: ContactAt,
+  placed: Placed,
+  body: Body,
+  wall: number,
+  stature: number
+): number {
+  const rows = contactRows(contact, 0, points, placed, body, wall, stature)
+  return rows.reduce((most, row) => Math.max(most, Math.abs(row.rest)), 0)
+}
+
+/** How far each contact of a solved figure stays from what it should touch, in cm. */
+export function contactGaps(figure: Figure, solved: Solved, stature = USUAL_STATURE): number[] {
+  return figure.contacts.map((contact) => {
+    const points = pointsOf(contact.part, solved.body)!
+    const { placed, body } = solved
+    return gapOf({ contact, points }, placed, body, figure.wall ?? 0, stature) * stature
+  })
+}
+
 function unmetOf(
-  contacts: { contact: Contact; points: ContactPoint[] }[],
+  contacts: ContactAt[],
   placed: Placed,
   body: Body,
   wall: number,
   stature: number
 ): Unmet[] {
-  return contacts.flatMap(({ contact, points }, i) => {
-    const rows = contactRows(contact, i, points, placed, body, wall, stature)
-    const worst = rows.reduce((most, row) => Math.max(most, Math.abs(row.rest)), 0)
-    const cm = worst * stature
+  return contacts.flatMap((each) => {
+    const { contact } = each
+    const cm = gapOf(each, placed, body, wall, stature) * stature
     if (cm < TOLD_CM) return []
     const told = cm.toFixed(1)
     return [
