@@ -5,6 +5,9 @@ import type { ShelfCard } from './useShelf'
 
 const STATUS = { draft: 'draft', review: 'in review', approved: 'approved' } as const
 
+/** Browsers keep a drawing for good: raise this when figures are drawn in another way. */
+const DRAWN_AS = 1
+
 /** A card standing on the shelf. */
 export function CardTile({ card }: { card: ShelfCard }) {
   return (
@@ -34,7 +37,7 @@ export function CardTile({ card }: { card: ShelfCard }) {
         // eslint-disable-next-line @next/next/no-img-element -- a drawing of our own, already small
         <img
           className={classes.figure}
-          src={`/api/cards/${card.id}/figure?v=${card.version}`}
+          src={`/api/cards/${card.id}/figure?v=${card.version}&way=${DRAWN_AS}`}
           alt=""
           loading="lazy"
           decoding="async"
