@@ -1,6 +1,5 @@
 import fc from 'fast-check'
-import { type Card, runRules } from '../card'
-import { DEFAULT_SCHOOL } from '../card'
+import { type Card, DEFAULT_SCHOOL, runRules, withValue } from '../card'
 import { demoCard, demoCards } from '../../../tests/support/cards'
 import {
   ANGLES,
@@ -21,6 +20,7 @@ import {
   mirroredFigure,
   overReference,
   readFigure,
+  sameFigure,
   sameForm,
   solve,
   STARTS,
@@ -109,6 +109,20 @@ describe('rungs as differences', () => {
     const found = finalFigure(base, id)!
     expect(found.id).toBe(`rung ${id}`)
     expect(whole(found.figure)).toEqual(whole(wide))
+  })
+
+  test('a figure that was kept and read again is the same, whatever its order', () => {
+    const { base, id, wide } = card()
+    const turned: Figure = { body: { legs: 1.1 }, view: { turn: 5 }, ...wide }
+    const at = base.ladder.findIndex((rung) => rung.id === id)
+    const where = `ladder[${at}].figure`
+    const stored = withValue(base, where, kept(keptFigureAt(base, where, turned)))
+    const again = keyframesOf(stored).frames.find((frame) => frame.where === where)!.figure
+    expect(sameFigure(turned, again)).toBe(true)
+    expect(sameFigure(turned, { ...again, view: { turn: 6 } })).toBe(false)
+    expect(sameFigure(turned, { ...again, body: {} })).toBe(false)
+    expect(sameFigure(turned, null)).toBe(false)
+    expect(sameFigure(null, null)).toBe(true)
   })
 
   test('a rung without a figure has the form described, under its own name', () => {

@@ -1,4 +1,5 @@
 import type { Card, Side } from '../card'
+import { askedAngles } from './solve'
 import {
   differenceFrom,
   type Figure,
@@ -117,6 +118,20 @@ export function sameForm(card: Card, where: string, later: Card): string | null 
   const of = (one: Card) => one[list as 'enter' | 'ladder'] as readonly { id: string }[]
   const at = of(later).findIndex(({ id }) => id === of(card)[Number(index)]?.id)
   return at < 0 ? null : `${list}[${at}].figure`
+}
+
+/** Whether two figures are the same form, seen alike, whatever the order of their data. */
+export function sameFigure(a: Figure | null, b: Figure | null): boolean {
+  const told = ({ contacts, straps, wall, view, body = {}, ...figure }: Figure) =>
+    JSON.stringify([
+      askedAngles({ ...figure, contacts, straps }),
+      contacts.map(({ part, on, along, at }) => [part, on, along, at]),
+      straps,
+      wall,
+      view && [view.turn, view.tilt ?? 0],
+      [body.legs ?? 1, body.arms ?? 1, body.trunk ?? 1],
+    ])
+  return a && b ? told(a) === told(b) : a === b
 }
 
 /** Where the figure of the final form is kept: on the reference rung, else on the last step in. */

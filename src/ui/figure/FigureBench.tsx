@@ -12,6 +12,7 @@ import {
   keyframesOf,
   mirroredFigure,
   NAMED_VIEWS,
+  sameFigure,
   sameForm,
   USUAL_STATURE,
 } from '@/core/figure'
@@ -80,7 +81,7 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
   const [answer, ask, broken] = useFigureWork()
   const side = card.writtenFor
   const frame = keyframesOf(now.card).frames.find((each) => each.where === where)
-  const changed = JSON.stringify(figure) !== JSON.stringify(saved)
+  const changed = !sameFigure(figure, saved)
 
   const wish = useMemo(
     () =>
