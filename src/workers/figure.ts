@@ -62,7 +62,7 @@ export interface FigureAnswer {
 
 const HUNDREDTH = 1 / 100
 /** While a part is dragged the outline may be a little coarser. */
-const COARSE = 0.016
+const COARSE = 0.018
 
 /** Solves and draws a figure, as it is or with one part pulled. */
 export function workFigure(job: FigureJob): FigureAnswer {
@@ -82,7 +82,7 @@ export function workFigure(job: FigureJob): FigureAnswer {
       stature,
       from: drag.from,
       pull: { part: drag.handle, to: [at[0] + by[0], at[1] + by[1], at[2] + by[2]] },
-      rounds: 5,
+      rounds: 4,
     })
   } else solved = solve(figure, { stature })
   const see = lens(view)
