@@ -2,8 +2,7 @@ import type { Side } from '@/core/card'
 import {
   allMeasures,
   atLimit,
-  bodyOf,
-  chosenView,
+  contactPlaces,
   type Drawing,
   draw,
   type Figure,
@@ -13,18 +12,16 @@ import {
   lens,
   loadShares,
   marksOf,
-  place,
   pointIn,
-  pointsOf,
   type Pose,
-  solve,
-  type Solved,
+  pulledFigure,
   segmentOf,
-  SURFACES,
-  unseen,
-  USUAL_STATURE,
+  solve,
   type Unmet,
+  USUAL_STATURE,
+  type Vec,
   type View,
+  viewOf,
 } from '@/core/figure'
 
 /** What the figure bench asks for. */
@@ -60,7 +57,7 @@ export interface FigureAnswer {
   moments: { joint: string; moment: number }[]
 }
 
-const HUNDREDTH = 1 / 100
+const UNIT = 100
 /** While a part is dragged the outline may be a little coarser. */
 const COARSE = 0.018
 
@@ -68,24 +65,14 @@ const COARSE = 0.018
 export function workFigure(job: FigureJob): FigureAnswer {
   const { seq, figure, side, namedBy, drag, ghost, show, stature = USUAL_STATURE } = job
   const context = { lead: side, namedBy, stature }
-  const before = drag ? asItStands(figure, drag.from) : null
-  const view: View = figure.view
-    ? { turn: figure.view.turn, tilt: figure.view.tilt ?? 0 }
-    : before
-      ? chosenView(before.body, before.placed)
-      : chosenViewOf(figure)
-  let solved
-  if (drag && before) {
-    const at = handleAt(before, drag.handle)
-    const by = unseen(view, drag.dx * HUNDREDTH, -drag.dy * HUNDREDTH)
-    solved = solve(heldStill(figure, before, drag.handle), {
-      stature,
-      from: drag.from,
-      pull: { part: drag.handle, to: [at[0] + by[0], at[1] + by[1], at[2] + by[2]] },
-      rounds: 4,
-    })
-  } else solved = solve(figure, { stature })
+  const { solved, view } = drag
+    ? pulledFigure(figure, { ...drag, right: drag.dx / UNIT, up: -drag.dy / UNIT }, stature)
+    : asAsked(figure, stature)
   const see = lens(view)
+  const onDrawing = (p: Vec) => {
+    const [x, y] = see(p)
+    return { x: x * UNIT, y: -y * UNIT }
+  }
   return {
     seq,
     view,
@@ -98,58 +85,19 @@ export function workFigure(job: FigureJob): FigureAnswer {
     }),
     pose: solved.pose,
     unmet: solved.unmet,
-    handles: HANDLES.map((handle) => {
-      const [x, y] = see(handleAt(solved, handle))
-      return { handle, x: x * 100, y: -y * 100 }
-    }),
-    limits: atLimit(solved.pose).map((each) => {
-      const [x, y] = see(pointIn(solved.placed, segmentOf(each.joint), [0, 0, 0]))
-      return { ...each, x: x * 100, y: -y * 100 }
-    }),
-    places: figure.contacts.map((contact) => placeOf(contact.part, solved)),
+    handles: HANDLES.map((handle) => ({ handle, ...onDrawing(handleAt(solved, handle)) })),
+    limits: atLimit(solved.pose).map((each) => ({
+      ...each,
+      ...onDrawing(pointIn(solved.placed, segmentOf(each.joint), [0, 0, 0])),
+    })),
+    places: contactPlaces(figure, solved),
     measures: allMeasures(solved, context),
     loads: loadShares(solved),
     moments: jointMoments(solved),
   }
 }
 
-type Standing = Pick<Solved, 'body' | 'placed'>
-
-function asItStands(figure: Figure, pose: Pose): Standing {
-  const body = bodyOf(figure.body)
-  return { body, placed: place(body, pose) }
-}
-
-function placeOf(part: string, { body, placed }: Standing): [number, number] {
-  const { segment, at } = pointsOf(part, body)![0]!
-  const [x, , z] = pointIn(placed, segment, at)
-  return [x, z]
-}
-
-/** While a part is pulled, what touches the floor or a prop stays on its place; the part's own end may slide. */
-function heldStill(figure: Figure, before: Standing, handle: string): Figure {
-  const [side] = handle.split(' ')
-  const limb = /heel|knee/.test(handle)
-    ? /sole|toes|heel|foot|knee|shin/
-    : /hand|elbow/.test(handle)
-      ? /palm|hand|fist|fingertips|forearm|elbow/
-      : null
-  return {
-    ...figure,
-    contacts: figure.contacts.map((contact) => {
-      if (
-        contact.at ||
-        contact.on === 'wall' ||
-        !(SURFACES as readonly string[]).includes(contact.on)
-      )
-        return contact
-      if (limb && contact.part.startsWith(side!) && limb.test(contact.part)) return contact
-      return { ...contact, at: placeOf(contact.part, before) }
-    }),
-  }
-}
-
-function chosenViewOf(figure: Figure): View {
-  const { body, placed } = solve(figure)
-  return chosenView(body, placed)
+function asAsked(figure: Figure, stature: number) {
+  const solved = solve(figure, { stature })
+  return { solved, view: viewOf(figure, solved) }
 }

@@ -1,5 +1,5 @@
 import { type Body, bodyOf } from './body'
-import { FLESH, pointsOf } from './parts'
+import { FLESH, touchPoints } from './parts'
 import {
   ANGLES,
   indexOf,
@@ -7,7 +7,6 @@ import {
   JOINTS,
   place,
   type Placed,
-  pointIn,
   type Pose,
   type Segment,
 } from './skeleton'
@@ -561,7 +560,7 @@ export function figureFromBvh(text: string, frame = 1): BvhFigure {
 
   const placed = place(body, pose)
   const heights = (part: string) =>
-    pointsOf(part, body)!.map((p) => pointIn(placed, p.segment, p.at)[1] - p.radius)
+    touchPoints(part, { body, placed }).map(({ at, radius }) => at[1] - radius)
   const floor = Math.min(...FLESH.flatMap(heights))
   const flat = (part: string) => heights(part).every((height) => height < floor + NEAR_FLOOR)
   const contacts = TOUCHES.filter(

@@ -2,7 +2,7 @@ import type { Side } from '../card'
 import { fleshOf } from './flesh'
 import { hull } from './hull'
 import type { Mark } from './marks'
-import { pointsOf } from './parts'
+import { touchPoints } from './parts'
 import {
   boxOf,
   creases,
@@ -18,7 +18,7 @@ import { PROP_HEIGHT } from './spec'
 import type { Figure } from './spec'
 import { type Solved, USUAL_STATURE } from './solve'
 import { type Vec, add, apply, mid, scale, unit, sub } from './vec'
-import { chosenView, lens, type View } from './view'
+import { lens, type View, viewOf } from './view'
 
 /** One shape of a drawing; its path is in hundredths of a stature, y down. */
 export interface Shape {
@@ -187,9 +187,7 @@ function propPlacements(figure: Figure, solved: Solved): { kind: string; place: 
   const byKind = new Map<string, { points: Vec[]; kind: string }>()
   for (const contact of figure.contacts) {
     if (!(contact.on in PROP_HEIGHT)) continue
-    const points = pointsOf(contact.part, solved.body)!.map(({ segment, at }) =>
-      pointIn(solved.placed, segment, at)
-    )
+    const points = touchPoints(contact.part, solved).map(({ at }) => at)
     // Hands and feet have a block each; a bolster, a chair, a blanket carries all that rests on it.
     const key = contact.on.startsWith('block') ? `${contact.on} ${contact.part}` : contact.on
     const known = byKind.get(key)
@@ -224,8 +222,7 @@ const MAT = [1.08, 0.4] as const
 function matUnder(figure: Figure, solved: Solved): Vec[] {
   const touching = figure.contacts
     .filter((contact) => contact.on === 'floor')
-    .flatMap((contact) => pointsOf(contact.part, solved.body)!)
-    .map(({ segment, at }) => pointIn(solved.placed, segment, at))
+    .flatMap((contact) => touchPoints(contact.part, solved).map(({ at }) => at))
   const [head, root] = [pointIn(solved.placed, 'head', [0, 0, 0]), solved.pose.root]
   const feet = (['Foot', 'Shank'] as const).map((name) => {
     const of = (side: Side) => pointIn(solved.placed, `${side}${name}`, [0, 0, 0])
@@ -260,11 +257,7 @@ const BEHIND = { aside: 0.035, ahead: 0.14 }
  * part crosses a farther one.
  */
 export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}): Drawing {
-  const view =
-    options.view ??
-    (figure.view
-      ? { turn: figure.view.turn, tilt: figure.view.tilt ?? 0 }
-      : chosenView(solved.body, solved.placed))
+  const view = options.view ?? viewOf(figure, solved)
   const cell = options.cell ?? 0.009
   const see = lens(view)
   const flat = flatten(fleshOf(solved.body, solved.placed), see)
@@ -320,8 +313,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
   if (marks) shapes.push({ kind: 'mark', path: marks })
   for (const [from, to] of figure.straps) {
     const end = (part: string): Point => {
-      const { segment, at } = pointsOf(part, solved.body)![0]!
-      const [x, y] = see(pointIn(solved.placed, segment, at))
+      const [x, y] = see(touchPoints(part, solved)[0]!.at)
       return [x, y]
     }
     shapes.push({ kind: 'strap', path: linePath([end(from), end(to)]) })
@@ -349,10 +341,9 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
   const touching = figure.contacts
     .filter((contact) => contact.on === 'floor')
     .flatMap((contact) =>
-      pointsOf(contact.part, solved.body)!.map(({ segment, at, radius }) => {
-        const [x, y, z] = pointIn(solved.placed, segment, at)
-        return see([x, y - radius, z])[1]
-      })
+      touchPoints(contact.part, solved).map(
+        ({ at: [x, y, z], radius }) => see([x, y - radius, z])[1]
+      )
     )
   const ground = touching.length ? Math.min(...touching) - 0.004 : see([0, 0, 0])[1]
   let [left, right] = [Math.min(...all.map((p) => p[0])), Math.max(...all.map((p) => p[0]))]

@@ -1,3 +1,4 @@
+import type { Card, Side } from '../card'
 import { type Drawing, draw } from './draw'
 import { solved } from './figureRules'
 import type { MeasureContext } from './landmarks'
@@ -11,6 +12,13 @@ const MOST_KEPT = 400
 export interface ShownMeasures extends MeasureContext {
   names: readonly string[]
 }
+
+/** The measures that the cues of a card name, on the side that leads. */
+export const shownMeasures = (card: Card, lead: Side): ShownMeasures => ({
+  names: card.alignment.flatMap((cue) => cue.measure?.name ?? []),
+  lead,
+  namedBy: card.sideNamedBy,
+})
 
 /** The drawing of a figure, made once and kept: shelf, bench, card and paper show the same. */
 export function drawnFigure(figure: Figure, letters: boolean, shown?: ShownMeasures): Drawing {

@@ -13,8 +13,8 @@ export function solved(figure: Figure): Solved {
   const known = byFigure.get(figure)
   if (known) return known
   const key = JSON.stringify(figure)
-  if (byWords.size >= MOST_KEPT) byWords.clear()
   const now = byWords.get(key) ?? solve(figure)
+  if (byWords.size >= MOST_KEPT) byWords.clear()
   byWords.set(key, now)
   byFigure.set(figure, now)
   return now

@@ -1,7 +1,6 @@
 import { ANGLES, type Pose } from './skeleton'
-import { pointsOf } from './parts'
-import { pointIn } from './skeleton'
-import type { Solved } from './solve'
+import { touchPoints } from './parts'
+import type { Standing } from './solve'
 import type { Figure } from './spec'
 import type { Vec } from './vec'
 
@@ -16,10 +15,8 @@ export const HANDLES = [
 ] as const
 
 /** Where a handle is, in statures. */
-export function handleAt(solved: Pick<Solved, 'body' | 'placed'>, handle: string): Vec {
-  const { segment, at } = pointsOf(handle, solved.body)![0]!
-  return pointIn(solved.placed, segment, at)
-}
+export const handleAt = (solved: Standing, handle: string): Vec =>
+  touchPoints(handle, solved)[0]!.at
 
 const tenth = (value: number) => Math.round(value * 10) / 10 + 0
 

@@ -1,5 +1,5 @@
 import type { Side } from '../card'
-import { pointsOf } from './parts'
+import { touchPoints } from './parts'
 import { indexOf, jointOf, pointIn, type Segment } from './skeleton'
 import type { Solved } from './solve'
 import { apply, between, cross, deg, dot, norm, sub, unit, type Vec } from './vec'
@@ -17,8 +17,7 @@ export const angleOf = (f: Solved, of: string, name: string) => f.pose.angles[in
 export const flat = (v: Vec): Vec => [v[0], 0, v[2]]
 export const cm = (f: Measuring, statures: number) => statures * f.stature
 export const toeTip = (f: Solved, side: Side) => pointIn(f.placed, seg(side, 'Toes'), [0, 0, 0.037])
-export const heel = (f: Solved, side: Side) =>
-  pointsOf(`${side} heel`, f.body)!.map((p) => pointIn(f.placed, p.segment, p.at))[0]!
+export const heel = (f: Solved, side: Side) => touchPoints(`${side} heel`, f)[0]!.at
 export const earOf = (f: Solved, side: Side) =>
   pointIn(f.placed, 'head', [(side === 'left' ? 1 : -1) * 0.05, f.body.headUp * 0.45, 0])
 /** Where a foot points, on the floor. */

@@ -2,7 +2,7 @@ import { fcnnls } from 'ml-fcnnls'
 import { Matrix } from 'ml-matrix'
 import { type Body, CENTRES, MASSES } from './body'
 import { hull } from './hull'
-import { pointsOf } from './parts'
+import { touchPoints } from './parts'
 import { CHAINS, jointOf, type Placed, pointIn, type Segment, SEGMENTS } from './skeleton'
 import type { Solved } from './solve'
 import { add, cross, norm, scale, sub, type Vec } from './vec'
@@ -60,10 +60,14 @@ interface Support {
 export function supportsOf({ body, placed, contacts }: Solved): Support[] {
   return contacts.flatMap(({ part, on }) => {
     if (on === 'wall' || /^(?:left|right) /.test(on)) return []
-    return pointsOf(part, body)!.map(({ segment, at, radius }) => {
-      const [x, y, z] = pointIn(placed, segment, at)
-      return { part, segment, radius, at: [x, y - radius, z] as Vec }
-    })
+    return touchPoints(part, { body, placed }).map(
+      ({ segment, at: [x, y, z], radius }): Support => ({
+        part,
+        segment,
+        radius,
+        at: [x, y - radius, z],
+      })
+    )
   })
 }
 

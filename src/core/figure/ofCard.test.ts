@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Card, DEFAULT_SCHOOL, runRules, withValue } from '../card'
+import { type Card, DEFAULT_SCHOOL, runRules } from '../card'
 import { demoCard, demoCards } from '../../../tests/support/cards'
 import {
   ANGLES,
@@ -14,7 +14,6 @@ import {
   finalPlace,
   handleAt,
   HANDLES,
-  keptFigureAt,
   keyframesOf,
   measuredCue,
   mirroredFigure,
@@ -24,6 +23,7 @@ import {
   sameForm,
   solve,
   STARTS,
+  withFigure,
   withReferenceRung,
 } from './index'
 
@@ -97,11 +97,7 @@ describe('rungs as differences', () => {
     const at = base.ladder.findIndex((rung) => !rung.reference)
     const where = `ladder[${at}].figure`
     const wide = start('wide')
-    const difference = keptFigureAt(base, where, wide)
-    const ladder = base.ladder.map((rung, i) =>
-      i === at ? { ...rung, figure: kept(difference) } : rung
-    )
-    return { base: { ...base, ladder }, id: base.ladder[at]!.id, wide }
+    return { base: withFigure(base, where, wide), id: base.ladder[at]!.id, wide }
   }
 
   test('a rung is kept as a difference and read as a whole', () => {
@@ -116,7 +112,7 @@ describe('rungs as differences', () => {
     const turned: Figure = { body: { legs: 1.1 }, view: { turn: 5 }, ...wide }
     const at = base.ladder.findIndex((rung) => rung.id === id)
     const where = `ladder[${at}].figure`
-    const stored = withValue(base, where, kept(keptFigureAt(base, where, turned)))
+    const stored = withFigure(base, where, turned)
     const again = keyframesOf(stored).frames.find((frame) => frame.where === where)!.figure
     expect(sameFigure(turned, again)).toBe(true)
     expect(sameFigure(turned, { ...again, view: { turn: 6 } })).toBe(false)

@@ -1,4 +1,4 @@
-import type { Card, Side } from '../card'
+import { type Card, type Rung, type Side, withValue } from '../card'
 import { askedAngles } from './solve'
 import {
   differenceFrom,
@@ -64,48 +64,55 @@ export function keyframesOf(card: Card): { frames: Keyframe[]; problems: FigureP
 
 /** The figure that those of the other rungs are told against; none when it is not drawn. */
 function referenceOf(card: Card): Figure | undefined {
-  const data =
-    card.ladder.find((rung) => rung.reference)?.figure ??
-    card.enter.findLast((step) => step.figure !== undefined)?.figure
+  const data = card.ladder.find((rung) => rung.reference)?.figure
   return (data === undefined ? undefined : readOnce(data).figure) ?? undefined
 }
 
-/**
- * A figure as it is kept at a place of a card: on a rung that is not the reference, only the
- * difference from the reference form.
- */
-export function keptFigureAt(card: Card, where: string, figure: Figure): FigureInput {
-  const rung = card.ladder[Number(/^ladder\[(\d+)\]\.figure$/.exec(where)?.[1] ?? -1)]
-  const reference = rung && !rung.reference ? referenceOf(card) : undefined
-  return reference ? differenceFrom(reference, figure) : figure
+/** What is kept of a rung’s figure: of the reference all of it, of another what differs from it. */
+function keptOnRung(card: Card, rung: Rung, whole: Figure): Card['setUp']['figure'] {
+  const reference = rung.reference ? undefined : referenceOf(card)
+  return (reference ? differenceFrom(reference, whole) : whole) as Card['setUp']['figure']
 }
 
 /**
- * The card with another rung as its reference. Every drawn form stays as it is: what is kept of
- * each is told anew against the new reference.
+ * A later state of a card on which every rung that is drawn has the form that it had before:
+ * what is kept of each is told anew against the reference that there is now.
  */
-export function withReferenceRung(card: Card, id: string): Card {
-  const { frames } = keyframesOf(card)
-  const moved: Card = {
+export function withFormsOf(before: Card, later: Card): Card {
+  const whole = new Map(keyframesOf(before).frames.map(({ id, figure }) => [id, figure]))
+  const told = (card: Card, which: (rung: Rung) => boolean): Card => ({
     ...card,
-    ladder: card.ladder.map(({ reference: _, ...rung }) => {
-      const whole = frames.find((frame) => frame.id === `rung ${rung.id}`)?.figure
-      return {
-        ...rung,
-        ...(rung.id === id ? { reference: true as const } : {}),
-        ...(whole ? { figure: whole as Card['setUp']['figure'] } : {}),
-      }
+    ladder: card.ladder.map((rung) => {
+      const form = whole.get(`rung ${rung.id}`)
+      if (!form || rung.figure === undefined || !which(rung)) return rung
+      return { ...rung, figure: keptOnRung(card, rung, form) }
     }),
-  }
-  return {
-    ...moved,
-    ladder: moved.ladder.map((rung, i) => {
-      const whole = frames.find((frame) => frame.id === `rung ${rung.id}`)?.figure
-      if (!whole || rung.reference) return rung
-      const kept = keptFigureAt(moved, `ladder[${i}].figure`, whole)
-      return { ...rung, figure: kept as Card['setUp']['figure'] }
-    }),
-  }
+  })
+  // The reference first: the others are told against it.
+  return told(
+    told(later, (rung) => rung.reference ?? false),
+    (rung) => !rung.reference
+  )
+}
+
+/** The card with another rung as its reference; every drawn form stays as it is. */
+export const withReferenceRung = (card: Card, id: string): Card =>
+  withFormsOf(card, {
+    ...card,
+    ladder: card.ladder.map(({ reference: _, ...rung }) =>
+      rung.id === id ? { ...rung, reference: true as const } : rung
+    ),
+  })
+
+/**
+ * The card with a figure at a place, or without the one that was there. A figure of the
+ * reference rung that is new or gone leaves the forms of the other rungs as they are.
+ */
+export function withFigure(card: Card, where: string, figure: Figure | null): Card {
+  const rung = card.ladder[Number(/^ladder\[(\d+)\]\.figure$/.exec(where)?.[1] ?? -1)]
+  const kept = figure && rung ? keptOnRung(card, rung, figure) : (figure ?? undefined)
+  const next = withValue(card, where, kept)
+  return rung?.reference && !(rung.figure && figure) ? withFormsOf(card, next) : next
 }
 
 /**

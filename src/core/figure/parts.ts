@@ -1,5 +1,5 @@
 import type { Body } from './body'
-import type { Segment } from './skeleton'
+import { type Placed, pointIn, type Segment } from './skeleton'
 import type { Vec } from './vec'
 
 /** A place of the body that can carry weight: a ball of flesh, or a point of a flat part. */
@@ -118,6 +118,24 @@ export function pointsOf(part: string, body: Body): ContactPoint[] | null {
   if (!points) return null
   return points(body, side === 'left' ? 1 : -1, side as 'left' | 'right')
 }
+
+/** A point by which a part touches, in space: the middle of its ball, and the ball's radius. */
+export interface TouchPoint {
+  segment: Segment
+  at: Vec
+  radius: number
+}
+
+/** Where the points of a part are on a body that stands somewhere, in statures. */
+export const touchPoints = (
+  part: string,
+  { body, placed }: { body: Body; placed: Placed }
+): TouchPoint[] =>
+  (pointsOf(part, body) ?? []).map(({ segment, at, radius }) => ({
+    segment,
+    at: pointIn(placed, segment, at),
+    radius,
+  }))
 
 /** Balls of flesh that must not sink into the floor, whatever else touches it. */
 export const FLESH: readonly string[] = [

@@ -1,8 +1,8 @@
 import type { Side } from '../card'
 import { balanceMargin, centreOfMass, jointMoments, loadShares } from './loads'
 import { allMeasures } from './measures'
-import { pointsOf } from './parts'
-import { ANGLES, JOINTS, pointIn } from './skeleton'
+import { touchPoints } from './parts'
+import { ANGLES, JOINTS } from './skeleton'
 import { contactGaps, solve, USUAL_STATURE } from './solve'
 import type { Figure } from './spec'
 
@@ -30,10 +30,9 @@ export function figureReport(figure: Figure, side: Side, namedBy = '', stature =
     contacts: solved.contacts.map((contact, i) => ({
       ...contact,
       gap: thousandth(gaps[i]!),
-      points: pointsOf(contact.part, body)!.map(({ segment, at, radius }) => {
-        const [x, y, z] = pointIn(placed, segment, at)
-        return cm([x, y - (contact.on === 'wall' ? 0 : radius), z])
-      }),
+      points: touchPoints(contact.part, solved).map(({ at: [x, y, z], radius }) =>
+        cm([x, y - (contact.on === 'wall' ? 0 : radius), z])
+      ),
     })),
     measures: Object.fromEntries(
       Object.entries(allMeasures(solved, { lead: side, namedBy, stature })).map(

@@ -1,8 +1,8 @@
 import { legLength } from './body'
 import { joint, seg } from './landmarks'
 import { measure } from './measures'
-import { pointsOf } from './parts'
-import { indexOf, NORMAL_RANGES, pointIn } from './skeleton'
+import { touchPoints } from './parts'
+import { indexOf, NORMAL_RANGES } from './skeleton'
 import { solve, type Solved, USUAL_STATURE } from './solve'
 import { BLOCK_HEIGHTS, type Figure, PROP_HEIGHT } from './spec'
 import { rad } from './vec'
@@ -69,11 +69,7 @@ function handRows(figure: Figure, atUsual: Solved): SizeRow[] {
     const onBlock = contact?.on.startsWith('block')
     if (contact && !onBlock) return []
     const part = contact?.part ?? `${side} fingertips`
-    const lowest = Math.min(
-      ...pointsOf(part, atUsual.body)!.map(
-        ({ segment, at, radius }) => pointIn(atUsual.placed, segment, at)[1] - radius
-      )
-    )
+    const lowest = Math.min(...touchPoints(part, atUsual).map(({ at, radius }) => at[1] - radius))
     const [shoulder, elbow, hand] = ['UpperArm', 'Forearm', 'Hand'].map((name) =>
       joint(atUsual, seg(side, name))
     )

@@ -41,6 +41,9 @@ export interface Solved {
   rounds: number
 }
 
+/** A body as it stands somewhere. */
+export type Standing = Pick<Solved, 'body' | 'placed'>
+
 export interface SolveOptions {
   /** In cm; the props keep their size. */
   stature?: number
@@ -292,20 +295,8 @@ export function solve(figure: Figure, options: SolveOptions = {}): Solved {
   const pose = even ? middleOf(solved.pose, mirrored) : mirrored
   const { stature = USUAL_STATURE } = options
   const placed = place(solved.body, pose)
-  const contacts = figure.contacts.map((contact) => ({
-    contact,
-    points: pointsOf(contact.part, solved.body)!,
-  }))
-  return {
-    ...solved,
-    pose,
-    placed,
-    contacts: figure.contacts,
-    unmet: [
-      ...unmetOf(contacts, placed, solved.body, figure.wall ?? 0, stature),
-      ...tooShort(figure.straps, placed, solved.body, stature),
-    ],
-  }
+  const unmet = unmetIn(figure, { body: solved.body, placed }, stature)
+  return { ...solved, pose, placed, contacts: figure.contacts, unmet }
 }
 
 const middleOf = (a: Pose, b: Pose): Pose => ({
@@ -393,10 +384,7 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     pose,
     placed,
     contacts: figure.contacts,
-    unmet: [
-      ...unmetOf(contacts, placed, body, wall, stature),
-      ...tooShort(figure.straps, placed, body, stature),
-    ],
+    unmet: unmetIn(figure, { body, placed }, stature),
     rounds: round,
   }
 }
@@ -502,7 +490,7 @@ function capped(step: Float64Array): Float64Array {
 const TOLD_CM = 0.5
 
 /** Straps that would have to be longer. */
-function tooShort(straps: readonly Strap[], placed: Placed, body: Body, stature: number): Unmet[] {
+function tooShort(straps: readonly Strap[], { body, placed }: Standing, stature: number): Unmet[] {
   return straps.flatMap((strap) => {
     const row = strapRow(strap, placed, body, stature)
     const cm = row ? -row.rest * stature : 0
@@ -519,48 +507,25 @@ function tooShort(straps: readonly Strap[], placed: Placed, body: Body, stature:
   })
 }
 
-type ContactAt = { contact: Contact; points: ContactPoint[] }
-
-/** How far a contact stays from what it should touch, in statures. */
-function gapOf(
-  { contact, points }: ContactAt,
-  placed: Placed,
-  body: Body,
-  wall: number,
-  stature: number
-): number {
-  const rows = contactRows(contact, 0, points, placed, body, wall, stature)
-  return rows.reduce((most, row) => Math.max(most, Math.abs(row.rest)), 0)
-}
-
-/** How far each contact of a solved figure stays from what it should touch, in cm. */
-export function contactGaps(figure: Figure, solved: Solved, stature = USUAL_STATURE): number[] {
+/** How far each contact of a figure stays from what it should touch, in cm. */
+export function contactGaps(
+  figure: Figure,
+  { body, placed }: Standing,
+  stature = USUAL_STATURE
+): number[] {
   return figure.contacts.map((contact) => {
-    const points = pointsOf(contact.part, solved.body)!
-    const { placed, body } = solved
-    return gapOf({ contact, points }, placed, body, figure.wall ?? 0, stature) * stature
+    const points = pointsOf(contact.part, body)!
+    const rows = contactRows(contact, 0, points, placed, body, figure.wall ?? 0, stature)
+    return rows.reduce((most, row) => Math.max(most, Math.abs(row.rest)), 0) * stature
   })
 }
 
-function unmetOf(
-  contacts: ContactAt[],
-  placed: Placed,
-  body: Body,
-  wall: number,
-  stature: number
-): Unmet[] {
-  return contacts.flatMap((each) => {
-    const { contact } = each
-    const cm = gapOf(each, placed, body, wall, stature) * stature
+/** What a figure asks for that a body, as it stands, does not meet. */
+export function unmetIn(figure: Figure, standing: Standing, stature = USUAL_STATURE): Unmet[] {
+  const apart = contactGaps(figure, standing, stature).flatMap((cm, i): Unmet[] => {
     if (cm < TOLD_CM) return []
-    const told = cm.toFixed(1)
-    return [
-      {
-        part: contact.part,
-        on: contact.on,
-        cm,
-        message: `The ${contact.part} stays ${told} cm away from the ${contact.on}.`,
-      },
-    ]
+    const { part, on } = figure.contacts[i]!
+    return [{ part, on, cm, message: `The ${part} stays ${cm.toFixed(1)} cm away from the ${on}.` }]
   })
+  return [...apart, ...tooShort(figure.straps, standing, stature)]
 }

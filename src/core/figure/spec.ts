@@ -36,7 +36,7 @@ const Angles = z.record(z.string(), z.record(z.string(), number)).superRefine((j
 
 const LIMB_NAMES = Object.keys(LIMBS).flatMap((name) => [`left ${name}`, `right ${name}`])
 /** What carries a part beside a limb. */
-export const SURFACES = [
+export const SURFACES: readonly string[] = [
   'floor',
   'wall',
   'chair',

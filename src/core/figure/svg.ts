@@ -50,6 +50,9 @@ export function inkOf(
 
 const short = (value: number) => String(Math.round(value * 100) / 100)
 
+/** The frame of a drawing as the `viewBox` of an SVG. */
+export const viewBoxOf = (box: Drawing['box']): string => box.map(short).join(' ')
+
 /** Body and far limbs have their line under the fill, so that only its outer half shows. */
 const under = (kind: Shape['kind']) => kind === 'body' || kind === 'far'
 
@@ -67,7 +70,7 @@ export function svgOf(drawing: Drawing, title: string, palette: Palette = PAPER_
       `<text x="${short(x)}" y="${short(y)}" font-family="Andika, sans-serif" font-size="6" text-anchor="middle" dominant-baseline="central" fill="${palette.line}">${text}</text>`
   )
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${drawing.box.map(short).join(' ')}" role="img" aria-label="${escaped}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${viewBoxOf(drawing.box)}" role="img" aria-label="${escaped}">`,
     `<title>${escaped}</title>`,
     ...shapes,
     ...letters,

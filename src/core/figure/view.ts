@@ -1,5 +1,6 @@
 import type { Body } from './body'
 import { type Placed, pointIn } from './skeleton'
+import type { Figure } from './spec'
 import { dot, rad, type Vec } from './vec'
 
 /** From where a figure is seen: turned to its left by degrees, and tipped up. */
@@ -65,6 +66,12 @@ function keyPoints(body: Body, placed: Placed): KeyPoint[] {
 const LIES = 0.27
 /** Left and right of a body lie apart by themselves: their distances say less of its shape. */
 const ACROSS = 0.35
+
+/** From where a figure is seen: as it says, else as shows it best. */
+export const viewOf = (
+  { view }: Pick<Figure, 'view'>,
+  { body, placed }: { body: Body; placed: Placed }
+): View => (view ? { turn: view.turn, tilt: view.tilt ?? 0 } : chosenView(body, placed))
 
 /**
  * The view that shows a pose best: the one in which its joints lie farthest apart from each

@@ -34,6 +34,7 @@ import {
   measuredCue,
   measureWords,
   type ShownMeasures,
+  shownMeasures,
   sizesOf,
   type SizeRow,
 } from '../figure'
@@ -284,11 +285,7 @@ export function sheetOf(
     firstSide,
     figures: onSides(final).map((each) => ({
       ...each,
-      shown: {
-        names: card.alignment.flatMap((cue) => cue.measure?.name ?? []),
-        lead: each.side,
-        namedBy: card.sideNamedBy,
-      },
+      shown: shownMeasures(card, each.side),
     })),
     sizes: sizesOnCard(),
     start: start ? led(start, firstSide) : null,

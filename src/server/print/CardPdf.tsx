@@ -24,6 +24,7 @@ import {
   type SizeRow,
   sizeWords,
   STATURES,
+  viewBoxOf,
 } from '@/core/figure'
 import {
   ledOrder,
@@ -175,11 +176,7 @@ function Drawn({
   const { box, shapes, letters: names } = drawnFigure(figure, letters, shown)
   const scale = Math.min(width / box[2], height / box[3])
   return (
-    <Svg
-      width={box[2] * scale}
-      height={box[3] * scale}
-      viewBox={box.map((value) => value.toFixed(2)).join(' ')}
-    >
+    <Svg width={box[2] * scale} height={box[3] * scale} viewBox={viewBoxOf(box)}>
       {shapes.flatMap(({ kind, path }, i) => {
         const ink = inkOf(kind, PRINTED)
         const line = (

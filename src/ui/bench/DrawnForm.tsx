@@ -1,7 +1,7 @@
 'use client'
 
 import { type Side, titleOf } from '@/core/card'
-import { drawnFigure, figureLedFrom, keyframesOf, finalFigure } from '@/core/figure'
+import { drawnFigure, figureLedFrom, finalFigure, keyframesOf, shownMeasures } from '@/core/figure'
 import { FigureSvg } from '../shared/FigureSvg'
 import { useBench } from './store'
 
@@ -24,12 +24,11 @@ export default function DrawnForm({
       ? finalFigure(card)
       : keyframesOf(card).frames.find((each) => each.where === where)
   if (!frame) return null
-  const names = where === undefined ? card.alignment.flatMap((cue) => cue.measure?.name ?? []) : []
-  const drawing = drawnFigure(
-    figureLedFrom(card, frame.figure, side),
-    where === undefined && card.sides === 'sided',
-    { names, lead: side, namedBy: card.sideNamedBy }
-  )
+  const figure = figureLedFrom(card, frame.figure, side)
+  const drawing =
+    where === undefined
+      ? drawnFigure(figure, card.sides === 'sided', shownMeasures(card, side))
+      : drawnFigure(figure, false)
   return (
     <FigureSvg
       drawing={drawing}

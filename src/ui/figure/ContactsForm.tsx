@@ -2,7 +2,14 @@
 
 import { ActionIcon, Button, Group, NativeSelect, NumberInput } from '@mantine/core'
 import { IconPin, IconPinFilled, IconTrash } from '@tabler/icons-react'
-import { type Contact, type Figure, PARTS, type Strap, SURFACES_AND_LIMBS } from '@/core/figure'
+import {
+  type Contact,
+  type Figure,
+  PARTS,
+  type Strap,
+  SURFACES_AND_LIMBS,
+  USUAL_STATURE,
+} from '@/core/figure'
 import classes from './FigureBench.module.css'
 
 /** What touches what: the floor, a prop, a limb. */
@@ -153,9 +160,9 @@ export function ContactsForm({
             w={130}
             label="Wall, cm ahead"
             step={5}
-            value={Math.round((figure.wall ?? 0) * 170)}
+            value={Math.round((figure.wall ?? 0) * USUAL_STATURE)}
             onChange={(value) => {
-              if (typeof value === 'number') onChange({ ...figure, wall: value / 170 })
+              if (typeof value === 'number') onChange({ ...figure, wall: value / USUAL_STATURE })
             }}
           />
         )}

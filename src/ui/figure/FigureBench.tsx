@@ -3,18 +3,18 @@
 import { Alert, Button, Group, Slider, Text } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { type Card, titleOf, withValue } from '@/core/card'
+import { type Card, titleOf } from '@/core/card'
 import {
   anglesOf,
   type Figure,
   finalPlace,
-  keptFigureAt,
   keyframesOf,
   mirroredFigure,
   NAMED_VIEWS,
   sameFigure,
   sameForm,
   USUAL_STATURE,
+  withFigure,
 } from '@/core/figure'
 import { plainText } from '@/core/sides'
 import { useAuthor } from '../chrome/AuthorName'
@@ -137,8 +137,7 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
   }
   /** Puts the figure where it belongs on a state of the card, and saves that. */
   async function put(on: Saved, at: string): Promise<Saved> {
-    const kept = figure ? keptFigureAt(on.card, at, figure) : undefined
-    const next = withValue(on.card, at, kept as Card['setUp']['figure'])
+    const next = withFigure(on.card, at, figure)
     const { version: saved } = await api<{ version: number }>(`/api/cards/${card.id}`, {
       method: 'PUT',
       json: { card: next, from: on.version, author, note: 'figure' },

@@ -1,7 +1,7 @@
 'use client'
 
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
-import type { Pose } from '@/core/figure'
+import { type Pose, viewBoxOf } from '@/core/figure'
 import type { FigureAnswer } from '@/workers/figure'
 import { FigureSvg } from '../shared/FigureSvg'
 import classes from './FigureBench.module.css'
@@ -77,11 +77,10 @@ export function Stage({ answer, title, onDrag, onDrop }: StageProps) {
     keyed.current = null
     onDrop(answer.pose)
   }
-  const viewBox = box.map((value) => Math.round(value * 100) / 100).join(' ')
   return (
     <div ref={frame} className={classes.drawing}>
       <FigureSvg drawing={{ ...answer.drawing, box }} label={title} />
-      <svg viewBox={viewBox} className={classes.handles}>
+      <svg viewBox={viewBoxOf(box)} className={classes.handles}>
         {answer.limits.map(({ joint, angle, value, x, y }) => (
           <path
             key={`${joint} ${angle}`}

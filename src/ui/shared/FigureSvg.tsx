@@ -1,4 +1,4 @@
-import { type Drawing, inkOf, type Palette } from '@/core/figure'
+import { type Drawing, inkOf, type Palette, viewBoxOf } from '@/core/figure'
 
 const PALETTE: Palette = {
   body: 'var(--figure-body)',
@@ -19,12 +19,7 @@ export function FigureSvg({
   className?: string
 }) {
   return (
-    <svg
-      role="img"
-      aria-label={label}
-      className={className}
-      viewBox={drawing.box.map((value) => Math.round(value * 100) / 100).join(' ')}
-    >
+    <svg role="img" aria-label={label} className={className} viewBox={viewBoxOf(drawing.box)}>
       {drawing.shapes.map(({ kind, path }, i) => {
         const { fill, stroke, width } = inkOf(kind, PALETTE)
         return (
