@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs'
-import type { Card } from '../../src/core/card'
+import { undrawn } from '../../src/core/card'
 import { readCard } from '../../src/core/formats'
 import { createCard } from '../../src/server/cards'
 import { closeDb, db } from '../../src/server/db'
@@ -7,20 +7,6 @@ import { closeDb, db } from '../../src/server/db'
 /** Fills a database with copies of the demo cards: fillDeck.ts COUNT [bare], bare without figures */
 const count = Number(process.argv[2])
 const bare = process.argv[3] === 'bare'
-
-/** A card without its figures. */
-function undrawn(card: Card): Card {
-  const { figure: _, ...setUp } = card.setUp
-  const steps = (list: Card['enter']) => list.map(({ figure: __, ...step }) => step)
-  return {
-    ...card,
-    setUp,
-    enter: steps(card.enter),
-    otherWay: steps(card.otherWay),
-    exit: steps(card.exit),
-    ladder: card.ladder.map(({ figure: __, ...rung }) => rung),
-  }
-}
 
 const demo = readdirSync('demo')
   .filter((name) => name.endsWith('.md'))

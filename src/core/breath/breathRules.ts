@@ -3,11 +3,17 @@ import {
   type Breath,
   type Card,
   type Found,
+  isSpoken,
+  type Pace,
+  partsOf,
+  remember,
   type Rule,
   type School,
-  type Step,
+  stepLists,
+  stepsOf,
+  valueAt,
+  type Want,
 } from '../card'
-import { remember } from '../card'
 import { movementsIn } from './movement'
 import { paceOf, phaseSeconds } from './phase'
 import { fitOf } from './speech'
@@ -17,27 +23,19 @@ import { timesOf } from './timeline'
 /** Movements of a line, kept from one key press to the next. */
 const movements = remember(movementsIn)
 
-const LISTS = ['enter', 'otherWay', 'exit'] as const
-type ListName = (typeof LISTS)[number]
+type Place = ReturnType<typeof stepsOf>[number]
 
-interface Place {
-  list: ListName
-  index: number
-  step: Step
-  where: string
+const listsOf = (card: Card): Place[][] => {
+  const all = stepsOf(card)
+  return stepLists().map(({ list }) => all.filter((place) => place.list === list))
 }
-
-const places = (card: Card): Place[][] =>
-  LISTS.map((list) =>
-    card[list].map((step, index) => ({ list, index, step, where: `${list}[${index}]` }))
-  )
 
 const across = (breath: 'in' | 'out'): 'in' | 'out' => (breath === 'in' ? 'out' : 'in')
 const phase = (breath: Breath): 'in' | 'out' | null =>
   breath === 'in' || breath === 'out' ? breath : null
 
 function equalPhases(card: Card): Found[] {
-  return places(card).flatMap((list) => {
+  return listsOf(card).flatMap((list) => {
     const found: Found[] = []
     const tell = (before: Place, after: Place, message: string) => {
       const own = new Set(movements(after.step.text).map((movement) => movement.phase))
@@ -45,13 +43,13 @@ function equalPhases(card: Card): Found[] {
       // Only what the words allow is offered.
       const fits = own.size === 0 || (own.size === 1 && own.has(other))
       found.push({
-        where: `${after.where}.breath`,
+        where: `${after.path}.breath`,
         message,
         ...(fits && before !== after
           ? {
               fix: {
                 label: `Make it ${BREATH_WORDS[other]}`,
-                patches: [{ path: `${after.where}.breath`, value: other }],
+                patches: [{ path: `${after.path}.breath`, value: other }],
               },
             }
           : {}),
@@ -114,15 +112,11 @@ const LENGTHENS =
   /\b(?:lengthen|elongate|long|longer|tall|taller|lift|lifts|rise|rises|raise|raises|grow|grows|reach|reaches|stretch|stretches|up|upward|extend|extends|draw\s+up|float|arms?\s+overhead)\b/i
 
 function turnWithoutLength(card: Card): Found[] {
-  if (
-    card.spine !== 'twist' &&
-    !places(card)
-      .flat()
-      .some(({ step }) => /\btwist/i.test(step.text))
-  )
+  if (card.spine !== 'twist' && !stepsOf(card).some(({ step }) => /\btwist/i.test(step.text)))
     return []
-  return [...places(card).slice(0, 2)].flatMap((list) =>
-    list.flatMap(({ step, index, where }): Found[] => {
+  return listsOf(card).flatMap((list) =>
+    list.flatMap(({ step, index, path: where }): Found[] => {
+      if (list[0]!.list === 'exit') return []
       if (!TRUNK_TURN.test(step.text) || TURNS_BACK.test(step.text)) return []
       // The last in before the turn; a step that is neither in nor out does not part them.
       const before = list
@@ -165,6 +159,8 @@ function twoMovements(card: Card): Found[] {
   })
 }
 
+const isHold: Want = ({ key }) => key === 'holdIn' || key === 'holdOut'
+
 function holds(card: Card, school: School): Found[] {
   if (school.retention) return []
   const steps = spokenLines(card).flatMap(({ breath, breathAt }) =>
@@ -178,29 +174,15 @@ function holds(card: Card, school: School): Found[] {
         ]
       : []
   )
-  const paces: [where: string, stay: Card['stay'] | undefined][] = [
-    ['stay', card.stay],
-    ...card.ladder.map((rung, i): [string, Card['stay'] | undefined] => [
-      `ladder[${i}].stay`,
-      rung.stay,
-    ]),
-  ]
+  const held = partsOf(card, isHold).map(({ path }) => path.replace(/\.[^.]+$/, ''))
+  const paces = [...new Set(held)].map((where) => [where, valueAt(card, where) as Pace] as const)
   return [
     ...steps,
-    ...paces.flatMap(([where, stay]) => {
-      if (!stay?.pace?.holdIn && !stay?.pace?.holdOut) return []
-      const { in: inward, out } = stay.pace
-      return [
-        {
-          where: `${where}.pace`,
-          message: 'The pace of the stay holds the breath, and the school holds none.',
-          fix: {
-            label: 'Take the holds out',
-            patches: [{ path: `${where}.pace`, value: { in: inward, out } }],
-          },
-        },
-      ]
-    }),
+    ...paces.map(([where, { in: inward, out }]) => ({
+      where,
+      message: 'The pace of the stay holds the breath, and the school holds none.',
+      fix: { label: 'Take the holds out', patches: [{ path: where, value: { in: inward, out } }] },
+    })),
   ]
 }
 
@@ -227,15 +209,8 @@ const countIn = remember((text: string): string => {
 })
 
 function countsWithoutUnit(card: Card): Found[] {
-  const lines = [
-    ...spokenLines(card),
-    ...card.alignment.map(({ text }, i) => ({ where: `alignment[${i}].text`, text })),
-    { where: 'betweenSides.text', text: card.betweenSides.text },
-    ...card.mistakes.map(({ say }, i) => ({ where: `mistakes[${i}].say`, text: say })),
-    ...card.cautions.map(({ say }, i) => ({ where: `cautions[${i}].say`, text: say })),
-    { where: 'setUp.note', text: card.setUp.note },
-  ]
-  return lines.flatMap(({ where, text }) => {
+  return partsOf(card, isSpoken).flatMap(({ path: where, value }) => {
+    const text = value as string
     const count = countIn(text)
     if (!count) return []
     const at = text.indexOf(count) + count.length
@@ -284,8 +259,9 @@ function tooLong(card: Card, school: School): Found[] {
 
 function cycleNotMarked(card: Card): Found[] {
   if (card.manner !== 'moving' || card.stay.repeats < 2) return []
-  const steps = [...card.enter, ...card.exit]
-  if (steps.length === 0 || steps.some((step) => step.cycle || (step.repeat ?? 1) > 1)) return []
+  const steps = stepsOf(card)
+  if (steps.length === 0 || steps.some(({ step }) => step.cycle || (step.repeat ?? 1) > 1))
+    return []
   if (card.stay.breaths !== undefined || card.stay.seconds) return []
   return [
     {
@@ -296,18 +272,16 @@ function cycleNotMarked(card: Card): Found[] {
 }
 
 function cycleTwice(card: Card): Found[] {
-  return places(card)
-    .flat()
-    .flatMap(({ step, where }) =>
-      card.manner === 'moving' && step.cycle && (step.repeat ?? 1) > 1 && card.stay.repeats > 1
-        ? [
-            {
-              where,
-              message: `This step is part of the cycle, done ${card.stay.repeats} times, and repeats ${step.repeat} times in each: ${timesOf(card, step)} in all.`,
-            },
-          ]
-        : []
-    )
+  return stepsOf(card).flatMap(({ step, path: where }) =>
+    card.manner === 'moving' && step.cycle && (step.repeat ?? 1) > 1 && card.stay.repeats > 1
+      ? [
+          {
+            where,
+            message: `This step is part of the cycle, done ${card.stay.repeats} times, and repeats ${step.repeat} times in each: ${timesOf(card, step)} in all.`,
+          },
+        ]
+      : []
+  )
 }
 
 /** The rules about breath, time and what can be said in it. */

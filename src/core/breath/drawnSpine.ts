@@ -74,6 +74,6 @@ export function drawnSpine(
 export const PART_WORDS: Record<Segment['part'], string> = {
   enter: 'coming in',
   stay: 'the stay',
-  'other-way': 'the other way',
+  otherWay: 'the other way',
   exit: 'coming out',
 }

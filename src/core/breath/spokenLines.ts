@@ -1,4 +1,4 @@
-import type { Breath, Card } from '../card'
+import { type Breath, type Card, partsOf, type Step, stepsOf, type Want } from '../card'
 
 /** A line that is said with a breath: a step of the card, or one of a rung. */
 export interface SpokenLine {
@@ -13,46 +13,22 @@ export interface SpokenLine {
   repeat: number
 }
 
+const inBreath: Want = ({ spoken }) => spoken === 'breath'
+
 /** Every line of a card that is said with a breath, those of the rungs included. */
 export function spokenLines(card: Card): SpokenLine[] {
-  const lines: SpokenLine[] = []
-  const of = (id: string) =>
-    [...card.enter, ...card.otherWay, ...card.exit].find((step) => step.id === id)
-  for (const list of ['enter', 'otherWay', 'exit'] as const)
-    card[list].forEach(({ text, breath, seconds, repeat = 1 }, i) =>
-      lines.push({
-        where: `${list}[${i}].text`,
-        breathAt: `${list}[${i}].breath`,
-        text,
-        breath,
-        given: seconds,
-        repeat,
-      })
-    )
-  card.ladder.forEach(({ steps }, r) => {
-    steps.replace.forEach(({ step, text, breath, seconds }, i) => {
-      const instead = of(step)
-      const at = `ladder[${r}].steps.replace[${i}]`
-      lines.push({
-        where: `${at}.text`,
-        breathAt: `${at}.breath`,
-        text,
-        breath: breath ?? instead?.breath ?? 'free',
-        given: seconds ?? instead?.seconds,
-        repeat: instead?.repeat ?? 1,
-      })
-    })
-    steps.add.forEach(({ step }, i) => {
-      const at = `ladder[${r}].steps.add[${i}].step`
-      lines.push({
-        where: `${at}.text`,
-        breathAt: `${at}.breath`,
-        text: step.text,
-        breath: step.breath,
-        given: step.seconds,
-        repeat: step.repeat ?? 1,
-      })
-    })
+  const steps = new Map(stepsOf(card).map(({ step }) => [step.id, step]))
+  return partsOf(card, inBreath).map(({ path, value, owners: [owner] }) => {
+    const own = owner!.value as Partial<Step> & { step?: string }
+    // What a rung says in place of a step has that step's breath, until it gives one.
+    const { breath = 'free', seconds, repeat = 1 } = { ...steps.get(own.step ?? ''), ...own }
+    return {
+      where: path,
+      breathAt: `${owner!.path}.breath`,
+      text: value as string,
+      breath,
+      given: seconds,
+      repeat,
+    }
   })
-  return lines
 }

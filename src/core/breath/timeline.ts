@@ -1,11 +1,19 @@
-import type { Breath, Card, Pace, School, Step } from '../card'
+import {
+  type Breath,
+  type Card,
+  type Pace,
+  type School,
+  type Step,
+  type StepList,
+  stepLists,
+} from '../card'
 import { atRung } from '../ladder'
 import { breathSeconds, secondsOfBreaths, staySeconds, staySecondsOnce, tidySeconds } from './dose'
 import { paceOf, phaseSeconds } from './phase'
 
 /** A stretch of one pass through the pose. */
 export interface Segment {
-  part: 'enter' | 'stay' | 'other-way' | 'exit'
+  part: StepList | 'stay'
   /** Path of the step on the card; `stay` for the stay. */
   where: string
   /** The phase; a stay that is counted in seconds has none of its own. */
@@ -51,19 +59,6 @@ export function timelineOf(card: Card, school: Pick<School, 'pace'>): Segment[] 
     segments.push({ ...segment, at })
     at = tidySeconds(at + segment.seconds)
   }
-  const steps = (part: Segment['part'], list: 'enter' | 'otherWay' | 'exit') => {
-    card[list].forEach((step, i) => {
-      const times = timesOf(card, step)
-      add({
-        part,
-        where: `${list}[${i}]`,
-        breath: step.breath,
-        seconds: tidySeconds(phaseSeconds(step, pace) * times),
-        times,
-        cycle: card.manner === 'moving' && step.cycle === true,
-      })
-    })
-  }
   const stay = () => {
     const seconds = staySeconds(card.stay, pace)
     if (seconds === 0) return
@@ -76,13 +71,21 @@ export function timelineOf(card: Card, school: Pick<School, 'pace'>): Segment[] 
       cycle: false,
     })
   }
-  steps('enter', 'enter')
-  stay()
-  if (card.otherWay.length > 0) {
-    steps('other-way', 'otherWay')
-    stay()
+  for (const { list, stays } of stepLists()) {
+    card[list].forEach((step, i) => {
+      const times = timesOf(card, step)
+      add({
+        part: list,
+        where: `${list}[${i}]`,
+        breath: step.breath,
+        seconds: tidySeconds(phaseSeconds(step, pace) * times),
+        times,
+        cycle: card.manner === 'moving' && step.cycle === true,
+      })
+    })
+    // The stay follows the way in; another way in, when there is one, has a stay of its own.
+    if (stays && (list === 'enter' || card[list].length > 0)) stay()
   }
-  steps('exit', 'exit')
   return segments
 }
 

@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { marked, type StepsMark } from './marks'
+import type { Owner } from './parts'
 import { line, prose } from './wording'
 import {
   BASES,
@@ -41,12 +43,25 @@ export const cardId = z
     error: 'should be small letters, digits and single hyphens, such as long-side-angle',
   })
 
-const partId = z
-  .string({ error: 'should be a short id such as s3' })
-  .max(40, { error: 'is longer than 40 characters' })
-  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, {
-    error: 'should be small letters, digits and single hyphens, such as s3',
-  })
+const shortId = () =>
+  z
+    .string({ error: 'should be a short id such as s3' })
+    .max(40, { error: 'is longer than 40 characters' })
+    .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, {
+      error: 'should be small letters, digits and single hyphens, such as s3',
+    })
+const partId = marked(shortId(), { kind: 'id', unread: true })
+const linkTo = (to: 'step' | 'cue' | 'rung') => marked(shortId(), { kind: 'link', to })
+
+/** A part of a card, with the name of what it is. */
+const part = <T extends z.core.$ZodLooseShape>(owner: Owner, shape: T) =>
+  marked(z.strictObject(shape), { owner })
+const steps = (mark: StepsMark) => marked(z.array(Step).default([]), { steps: mark })
+
+/** A line that is mirrored for the other side. */
+const sidedLine = (max?: number) => marked(line(max), { sided: true })
+/** A line that the teacher says, in a breath of its own or beside the breath. */
+const saidLine = (spoken: 'breath' | 'free') => marked(line(), { sided: true, spoken })
 
 export const Breath = oneOf(BREATHS)
 export const Side = oneOf(SIDES)
@@ -91,7 +106,7 @@ export const Pace = z.strictObject({
   holdOut: seconds.optional(),
 })
 
-export const Stay = z.strictObject({
+export const Stay = part('stay', {
   breaths: breathCount.optional(),
   seconds: z
     .tuple([seconds, seconds], { error: 'should be two numbers: the least and the most seconds' })
@@ -102,9 +117,9 @@ export const Stay = z.strictObject({
   pace: Pace.optional(),
 })
 
-export const Step = z.strictObject({
+export const Step = part('step', {
   id: partId,
-  text: line(),
+  text: saidLine('breath'),
   breath: Breath,
   seconds: seconds.optional(),
   repeat: repeats.optional(),
@@ -112,7 +127,7 @@ export const Step = z.strictObject({
   figure: Figure.optional(),
 })
 
-export const Measure = z.strictObject({
+export const Measure = part('measure', {
   name: line(80),
   target: z.number({ error: 'should be a number' }),
   tolerance: z
@@ -121,89 +136,89 @@ export const Measure = z.strictObject({
   unit: line(20),
 })
 
-export const Cue = z.strictObject({
+export const Cue = part('cue', {
   id: partId,
   region: oneOf(REGIONS),
-  text: line(),
+  text: saidLine('free'),
   on: On.default('both'),
   measure: Measure.optional(),
 })
 
-export const Mistake = z.strictObject({
-  seen: line(),
-  why: line().default(''),
-  say: line().default(''),
-  cue: partId.optional(),
+export const Mistake = part('mistake', {
+  seen: sidedLine(),
+  why: sidedLine().default(''),
+  say: saidLine('free').default(''),
+  cue: linkTo('cue').optional(),
   on: On.default('both'),
 })
 
-export const Caution = z.strictObject({
+export const Caution = part('caution', {
   condition: line(200),
   verdict: oneOf(VERDICTS),
-  say: line().default(''),
-  rung: partId.optional(),
+  say: saidLine('free').default(''),
+  rung: linkTo('rung').optional(),
   reason: line().optional(),
 })
 
 export const RungSteps = z.strictObject({
   replace: z
     .array(
-      z.strictObject({
-        step: partId,
-        text: line(),
+      part('instead', {
+        step: linkTo('step'),
+        text: saidLine('breath'),
         breath: Breath.optional(),
         seconds: seconds.optional(),
       })
     )
     .default([]),
-  add: z.array(z.strictObject({ after: partId.optional(), step: Step })).default([]),
-  omit: z.array(partId).default([]),
+  add: z.array(part('added', { after: linkTo('step').optional(), step: Step })).default([]),
+  omit: z.array(linkTo('step')).default([]),
 })
 
-export const Rung = z.strictObject({
+export const Rung = part('rung', {
   id: partId,
-  name: line(200),
+  name: sidedLine(200),
   reference: z.literal(true, { error: 'should be true, or left out' }).optional(),
   props: z.array(line(80)).default([]),
   steps: RungSteps.default({ replace: [], add: [], omit: [] }),
   stay: Stay.optional(),
   figure: Figure.optional(),
-  upWhen: z.array(line()).default([]),
-  downWhen: z.array(line()).default([]),
+  upWhen: z.array(sidedLine()).default([]),
+  downWhen: z.array(sidedLine()).default([]),
 })
 
-export const Claim = z.strictObject({
+export const Claim = part('claim', {
   text: line(),
   basis: oneOf(BASES_OF_CLAIM),
   source: line().optional(),
 })
 
-export const Assist = z.strictObject({
-  text: line(),
+export const Assist = part('assist', {
+  text: sidedLine(),
   breath: Breath.optional(),
   on: On.default('both'),
 })
 
-export const Names = z.strictObject({
+export const Names = part('names', {
   sanskrit: line(300).default(''),
   common: z.array(line(300)).default([]),
   aliases: z.array(line(300)).default([]),
   meaning: line(1000).default(''),
 })
 
-export const SetUp = z.strictObject({
-  place: line().default(''),
+export const SetUp = part('setUp', {
+  place: sidedLine().default(''),
   props: z.array(line(80)).default([]),
-  note: line().default(''),
+  note: saidLine('free').default(''),
   figure: Figure.optional(),
 })
 
-export const BetweenSides = z.strictObject({
+export const BetweenSides = part('between', {
   breaths: breathCount.optional(),
-  text: line().default(''),
+  text: saidLine('free').default(''),
 })
 
-export const When = z.strictObject({
+export const When = part('when', {
   mealGapHours: z
     .number({ error: 'should be a number of hours' })
     .min(0, { error: 'should not be less than 0' })
@@ -212,8 +227,8 @@ export const When = z.strictObject({
   timeOfDay: line(200).default(''),
 })
 
-export const Card = z.strictObject({
-  id: cardId,
+export const Card = part('card', {
+  id: marked(cardId.clone(), { kind: 'id', unread: true }),
   number: line(20).default(''),
   language: line(35)
     .regex(/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/, {
@@ -227,19 +242,19 @@ export const Card = z.strictObject({
   sides: oneOf(['even', 'sided']),
   sideNamedBy: line(80).default(''),
   firstSide: Side.optional(),
-  writtenFor: Side.default('right'),
+  writtenFor: marked(Side.default('right'), { unread: true }),
   setUp: SetUp.default({ place: '', props: [], note: '' }),
-  enter: z.array(Step).default([]),
+  enter: steps({ prefix: 's', heading: 'Coming in', stays: true }),
   alignment: z.array(Cue).default([]),
   stay: Stay.default({ repeats: 1 }),
   /** The second direction of a twist that has two for each leg position. */
-  otherWay: z.array(Step).default([]),
-  exit: z.array(Step).default([]),
+  otherWay: steps({ prefix: 'w', heading: 'The other way', stays: true }),
+  exit: steps({ prefix: 'x', heading: 'Coming out' }),
   betweenSides: BetweenSides.default({ text: '' }),
   mistakes: z.array(Mistake).default([]),
   cautions: z.array(Caution).default([]),
   ladder: z.array(Rung).default([]),
-  counter: z.array(cardId).default([]),
+  counter: z.array(marked(cardId.clone(), { kind: 'link', to: 'card' })).default([]),
   when: When.default({ timeOfDay: '' }),
   effects: z.array(Claim).default([]),
   assists: z.array(Assist).default([]),

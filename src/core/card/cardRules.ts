@@ -1,7 +1,7 @@
-import type { Card } from './card'
+import type { Card, Rung } from './card'
 import type { Found, Rule } from './rules'
 import { completeness, SECTIONS, type SectionId } from './sections'
-import { stepIds } from './names'
+import { idsOf, linksOf } from './parts'
 
 const WHY: Record<SectionId, string> = {
   name: 'A card that is not named, or does not say what its side is named by, is ambiguous.',
@@ -26,61 +26,41 @@ const completenessRules: Rule[] = SECTIONS.map(({ id, title }) => ({
   check: (card) => completeness(card).find((section) => section.id === id)!.missing,
 }))
 
-function doubles(ids: { id: string; where: string }[], what: string): Found[] {
+const NAMED = { step: 'steps', cue: 'cues', rung: 'rungs' } as const
+
+function doubles(card: Card): Found[] {
   const seen = new Set<string>()
-  return ids.flatMap(({ id, where }) => {
-    if (!seen.has(id)) {
-      seen.add(id)
+  return idsOf(card).flatMap(({ of, value, path }) => {
+    const key = `${of} ${value as string}`
+    if (!seen.has(key)) {
+      seen.add(key)
       return []
     }
-    return [{ where, message: `The id “${id}” is used by two ${what}; give one of them another.` }]
+    const what = NAMED[of as keyof typeof NAMED]
+    return [
+      {
+        where: path,
+        message: `The id “${value as string}” is used by two ${what}; give one of them another.`,
+      },
+    ]
   })
-}
-
-function stepPlaces(card: Card): { id: string; where: string }[] {
-  return [
-    ...card.enter.map((step, i) => ({ id: step.id, where: `enter[${i}].id` })),
-    ...card.otherWay.map((step, i) => ({ id: step.id, where: `otherWay[${i}].id` })),
-    ...card.exit.map((step, i) => ({ id: step.id, where: `exit[${i}].id` })),
-    ...card.ladder.flatMap((rung, r) =>
-      rung.steps.add.map((added, i) => ({
-        id: added.step.id,
-        where: `ladder[${r}].steps.add[${i}].step.id`,
-      }))
-    ),
-  ]
 }
 
 /** Links inside the card that lead nowhere. */
 function deadLinks(card: Card): Found[] {
-  const steps = new Set(stepIds(card))
-  const cues = new Set(card.alignment.map((cue) => cue.id))
-  const rungs = new Set(card.ladder.map((rung) => rung.id))
-  const dead: Found[] = []
-  card.mistakes.forEach(({ cue }, i) => {
-    if (cue && !cues.has(cue))
-      dead.push({ where: `mistakes[${i}].cue`, message: `There is no cue “${cue}” on this card.` })
+  const ids = new Set(idsOf(card).map(({ of, value }) => `${of} ${value as string}`))
+  return linksOf(card).flatMap(({ to, value, path, owners }) => {
+    if (to === 'card' || ids.has(`${to} ${value as string}`)) return []
+    const rung = owners.find((owner) => owner.of === 'rung')?.value as Rung | undefined
+    return [
+      {
+        where: path,
+        message: rung
+          ? `The rung “${rung.name}” speaks of a ${to} “${value as string}” that is not on this card.`
+          : `There is no ${to} “${value as string}” on this card.`,
+      },
+    ]
   })
-  card.cautions.forEach(({ rung }, i) => {
-    if (rung && !rungs.has(rung))
-      dead.push({
-        where: `cautions[${i}].rung`,
-        message: `There is no rung “${rung}” on this card.`,
-      })
-  })
-  card.ladder.forEach(({ name, steps: change }, r) => {
-    const missing = (id: string | undefined, where: string) => {
-      if (id && !steps.has(id))
-        dead.push({
-          where: `ladder[${r}].steps.${where}`,
-          message: `The rung “${name}” speaks of a step “${id}” that is not on this card.`,
-        })
-    }
-    change.replace.forEach((each, i) => missing(each.step, `replace[${i}].step`))
-    change.omit.forEach((id, i) => missing(id, `omit[${i}]`))
-    change.add.forEach((each, i) => missing(each.after, `add[${i}].after`))
-  })
-  return dead
 }
 
 /** The rules about the card as a whole. */
@@ -91,17 +71,7 @@ export const cardRules: readonly Rule[] = [
     why: 'Rungs, mistakes and cautions point at parts by id; two parts with one id mix them up.',
     source: 'format',
     severity: 'stop',
-    check: (card) => [
-      ...doubles(stepPlaces(card), 'steps'),
-      ...doubles(
-        card.alignment.map((cue, i) => ({ id: cue.id, where: `alignment[${i}].id` })),
-        'cues'
-      ),
-      ...doubles(
-        card.ladder.map((rung, i) => ({ id: rung.id, where: `ladder[${i}].id` })),
-        'rungs'
-      ),
-    ],
+    check: doubles,
   },
   {
     id: 'card/links-lead-somewhere',

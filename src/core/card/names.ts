@@ -32,13 +32,3 @@ export function freshId(prefix: string, taken: Iterable<string>): string {
   while (used.has(`${prefix}${n}`)) n += 1
   return `${prefix}${n}`
 }
-
-/** All ids of steps on a card, those that rungs add included. */
-export function stepIds(card: Card): string[] {
-  return [
-    ...card.enter.map((step) => step.id),
-    ...card.otherWay.map((step) => step.id),
-    ...card.exit.map((step) => step.id),
-    ...card.ladder.flatMap((rung) => rung.steps.add.map((added) => added.step.id)),
-  ]
-}

@@ -1,6 +1,13 @@
 import type { Card } from './card'
 import { type Patch, pathKeys } from './finding'
 
+/** What stands at a path of a card; undefined when there is nothing. */
+export const valueAt = (card: Card, path: string): unknown =>
+  pathKeys(path).reduce<unknown>(
+    (value, key) => (value as Record<PropertyKey, unknown> | undefined)?.[key],
+    card
+  )
+
 type Holder = Record<PropertyKey, unknown> | unknown[]
 
 function changed(

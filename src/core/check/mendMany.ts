@@ -1,4 +1,4 @@
-import { applyPatches, type Card, type Finding, pathKeys, type School } from '../card'
+import { applyPatches, type Card, type Finding, type School, valueAt } from '../card'
 import { checkCard } from './checkCard'
 
 /** Names a finding among those of its card. */
@@ -32,13 +32,6 @@ export function mendMany(
   return { card: now, mended }
 }
 
-function wordsAt(card: Card, path: string): string {
-  let value: unknown = card
-  for (const key of pathKeys(path))
-    value = (value as Record<PropertyKey, unknown> | undefined)?.[key]
-  return wordsOf(value)
-}
-
 function wordsOf(value: unknown): string {
   if (value === undefined || value === null) return ''
   if (typeof value === 'string') return value
@@ -53,7 +46,7 @@ export function mendPreview(
 ): { where: string; before: string; after: string }[] {
   return (finding.fix?.patches ?? []).map((patch) => ({
     where: patch.path,
-    before: wordsAt(card, patch.path),
+    before: wordsOf(valueAt(card, patch.path)),
     after: 'remove' in patch ? '' : wordsOf(patch.value),
   }))
 }

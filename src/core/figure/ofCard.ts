@@ -1,4 +1,4 @@
-import { type Card, type Rung, type Side, withValue } from '../card'
+import { type Card, figuresOf, type Part, type Rung, type Side, withValue } from '../card'
 import { askedAngles } from './solve'
 import {
   differenceFrom,
@@ -38,27 +38,25 @@ function readOnce(data: unknown, reference?: Figure): Read {
   return read
 }
 
+/** What a figure is of: `start`, `step s3`, `rung forearm`. */
+export function formOf({ of, owners }: Part): string {
+  const { id } = owners[0]!.value as { id?: string }
+  return of === 'setUp' ? 'start' : `${of} ${id!}`
+}
+
 /** Every figure of a card, with those that cannot be read told apart. */
 export function keyframesOf(card: Card): { frames: Keyframe[]; problems: FigureProblem[] } {
   const frames: Keyframe[] = []
   const problems: FigureProblem[] = []
-  const add = (id: string, where: string, data: unknown, reference?: Figure) => {
-    if (data === undefined) return
-    const { figure, problem } = readOnce(data, reference)
-    if (figure) frames.push({ id, where, figure })
-    else problems.push({ where, problem })
+  const parts = figuresOf(card)
+  const reference = parts.length > 0 ? referenceOf(card) : undefined
+  for (const part of parts) {
+    const rung = part.of === 'rung' ? (part.owners[0]!.value as Rung) : null
+    const over = rung && !rung.reference ? reference : undefined
+    const { figure, problem } = readOnce(part.value, over)
+    if (figure) frames.push({ id: formOf(part), where: part.path, figure })
+    else problems.push({ where: part.path, problem })
   }
-  add('start', 'setUp.figure', card.setUp.figure)
-  for (const list of ['enter', 'otherWay', 'exit'] as const)
-    card[list].forEach((step, i) => add(`step ${step.id}`, `${list}[${i}].figure`, step.figure))
-  const reference = referenceOf(card)
-  card.ladder.forEach((rung, r) => {
-    const over = rung.reference ? undefined : reference
-    add(`rung ${rung.id}`, `ladder[${r}].figure`, rung.figure, over)
-    rung.steps.add.forEach(({ step }, i) =>
-      add(`step ${step.id}`, `ladder[${r}].steps.add[${i}].step.figure`, step.figure)
-    )
-  })
   return { frames, problems }
 }
 
@@ -109,7 +107,8 @@ export const withReferenceRung = (card: Card, id: string): Card =>
  * reference rung that is new or gone leaves the forms of the other rungs as they are.
  */
 export function withFigure(card: Card, where: string, figure: Figure | null): Card {
-  const rung = card.ladder[Number(/^ladder\[(\d+)\]\.figure$/.exec(where)?.[1] ?? -1)]
+  const part = figuresOf(card, true).find(({ path }) => path === where)
+  const rung = part?.of === 'rung' ? (part.owners[0]!.value as Rung) : undefined
   const kept = figure && rung ? keptOnRung(card, rung, figure) : (figure ?? undefined)
   const next = withValue(card, where, kept)
   return rung?.reference && !(rung.figure && figure) ? withFormsOf(card, next) : next
@@ -120,11 +119,9 @@ export function withFigure(card: Card, where: string, figure: Figure | null): Ca
  * @returns null when it is no longer there
  */
 export function sameForm(card: Card, where: string, later: Card): string | null {
-  const [, list, index] = /^(enter|otherWay|exit|ladder)\[(\d+)\]\.figure$/.exec(where) ?? []
-  if (!list) return where
-  const of = (one: Card) => one[list as 'enter' | 'ladder'] as readonly { id: string }[]
-  const at = of(later).findIndex(({ id }) => id === of(card)[Number(index)]?.id)
-  return at < 0 ? null : `${list}[${at}].figure`
+  const part = figuresOf(card, true).find(({ path }) => path === where)
+  const now = part && figuresOf(later, true).find((each) => formOf(each) === formOf(part))
+  return now?.path ?? null
 }
 
 /** Whether two figures are the same form, seen alike, whatever the order of their data. */

@@ -1,4 +1,4 @@
-import type { Card, Rung, Step } from '../card'
+import { type Card, type Rung, type Step, stepLists } from '../card'
 
 function changed(steps: readonly Step[], { steps: change }: Rung): Step[] {
   return steps
@@ -24,7 +24,7 @@ export function atRung(card: Card, rungId: string): Card {
     throw new RangeError(
       `There is no rung “${rungId}” on this card; it has ${card.ladder.map((each) => each.id).join(', ') || 'none'}.`
     )
-  const list = (steps: readonly Step[], first: boolean): Step[] => {
+  const onRung = (steps: readonly Step[], first: boolean): Step[] => {
     const after = (id: string | undefined) =>
       rung.steps.add.filter((added) => added.after === id).map((added) => added.step)
     const kept = changed(steps, rung)
@@ -40,9 +40,7 @@ export function atRung(card: Card, rungId: string): Card {
   const ownPace = pace ?? card.stay.pace
   return {
     ...card,
-    enter: list(card.enter, true),
-    otherWay: list(card.otherWay, false),
-    exit: list(card.exit, false),
+    ...Object.fromEntries(stepLists().map(({ list }, i) => [list, onRung(card[list], i === 0)])),
     stay: { ...stay, ...(ownPace ? { pace: ownPace } : {}) },
     setUp: { ...card.setUp, props: rung.props.length ? rung.props : card.setUp.props },
   }

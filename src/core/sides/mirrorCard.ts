@@ -1,51 +1,13 @@
-import type { Card, On, Rung, Side, Step } from '../card'
+import { type Card, isSided, type On, rewriteParts, type Side } from '../card'
 import { lexiconOf } from './lexicons'
 import { mirrorText, type MirrorOptions } from './mirrorText'
 
 /** The side across. */
 export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 
-type Rewrite = (text: string) => string
-
-const rewriteSteps = (steps: Step[], rewrite: Rewrite): Step[] =>
-  steps.map((step) => ({ ...step, text: rewrite(step.text) }))
-
-const rewriteRung = (rung: Rung, rewrite: Rewrite): Rung => ({
-  ...rung,
-  name: rewrite(rung.name),
-  steps: {
-    replace: rung.steps.replace.map((each) => ({ ...each, text: rewrite(each.text) })),
-    add: rung.steps.add.map((each) => ({
-      ...each,
-      step: { ...each.step, text: rewrite(each.step.text) },
-    })),
-    omit: rung.steps.omit,
-  },
-  upWhen: rung.upWhen.map(rewrite),
-  downWhen: rung.downWhen.map(rewrite),
-})
-
 /** Rewrites every wording of a card that can hold side words; names and notes stay. */
-export function rewriteSided(card: Card, rewrite: Rewrite): Card {
-  return {
-    ...card,
-    setUp: { ...card.setUp, place: rewrite(card.setUp.place), note: rewrite(card.setUp.note) },
-    enter: rewriteSteps(card.enter, rewrite),
-    alignment: card.alignment.map((cue) => ({ ...cue, text: rewrite(cue.text) })),
-    otherWay: rewriteSteps(card.otherWay, rewrite),
-    exit: rewriteSteps(card.exit, rewrite),
-    betweenSides: { ...card.betweenSides, text: rewrite(card.betweenSides.text) },
-    mistakes: card.mistakes.map((each) => ({
-      ...each,
-      seen: rewrite(each.seen),
-      why: rewrite(each.why),
-      say: rewrite(each.say),
-    })),
-    cautions: card.cautions.map((each) => ({ ...each, say: rewrite(each.say) })),
-    ladder: card.ladder.map((rung) => rewriteRung(rung, rewrite)),
-    assists: card.assists.map((each) => ({ ...each, text: rewrite(each.text) })),
-  }
-}
+export const rewriteSided = (card: Card, rewrite: (text: string) => string): Card =>
+  rewriteParts(card, isSided, rewrite)
 
 /**
  * The same card with its wording written for `side`: nothing it says changes.

@@ -2,6 +2,7 @@ import {
   type Card,
   type Found,
   freshId,
+  type On,
   ON_WORDS,
   remember,
   type Patch,
@@ -12,7 +13,7 @@ import type { Lexicon, RelativeKind, SideWord } from './lexicon'
 import { lexiconOf } from './lexicons'
 import { otherSide } from './mirrorCard'
 import { sideWords } from './mirrorText'
-import { sidedLines } from './sidedLines'
+import { type SidedLine, sidedLines } from './sidedLines'
 
 const unsure = remember((text: string) => sideWords(text).filter((word) => word.role === 'unsure'))
 
@@ -55,8 +56,8 @@ function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
   const lines = sidedLines(card)
   if (lines.some(({ text }) => lexicon.tellsSwap(text))) return []
   const asked = new Set<string>()
-  return lines.flatMap(({ where, text }) => {
-    if (!/^(?:setUp|enter|alignment)/.test(where)) return []
+  return lines.flatMap(({ where, text, field }) => {
+    if (field !== 'setUp' && field !== 'enter' && field !== 'alignment') return []
     const swap = lexicon.silentSwap(text)
     if (!swap || asked.has(swap.say)) return []
     asked.add(swap.say)
@@ -82,27 +83,21 @@ function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
   })
 }
 
-const ON_LISTS = /^(alignment|mistakes|assists)\[(\d+)\]/
-
-function partAt(card: Card, where: string) {
-  const match = ON_LISTS.exec(where)
-  if (!match) return null
-  const list = match[1] as 'alignment' | 'mistakes' | 'assists'
-  return { path: match[0], on: card[list][Number(match[2])]!.on }
-}
+/** The sides that the part which says a line is marked for; null when it cannot be marked. */
+const onOf = ({ owner }: SidedLine) => (owner.value as { on?: On }).on ?? null
 
 function oneSidedCues(card: Card, lexicon: Lexicon): Found[] {
-  return sidedLines(card).flatMap(({ where, text }) => {
+  return sidedLines(card).flatMap((line) => {
+    const { where, text, owner } = line
     const only = lexicon.onlyOneSide(text)
-    const part = partAt(card, where)
-    if (!only || !part || part.on !== 'both') return []
+    if (!only || onOf(line) !== 'both') return []
     return [
       {
         where,
         message: `“${only.words}”: this is for one side, and is marked for both.`,
         fix: {
           label: `Mark it: ${ON_WORDS[only.on]}`,
-          patches: [{ path: `${part.path}.on`, value: only.on }],
+          patches: [{ path: `${owner.path}.on`, value: only.on }],
         },
       },
     ]
@@ -110,7 +105,8 @@ function oneSidedCues(card: Card, lexicon: Lexicon): Found[] {
 }
 
 function oneSidedForms(card: Card, lexicon: Lexicon): Found[] {
-  return sidedLines(card).flatMap(({ where, text }) => {
+  return sidedLines(card).flatMap((line) => {
+    const { where, text } = line
     const counts = lexicon.unequalCounts(text)
     if (counts)
       return [
@@ -120,7 +116,7 @@ function oneSidedForms(card: Card, lexicon: Lexicon): Found[] {
         },
       ]
     const only = lexicon.onlyOneSide(text)
-    if (!only || partAt(card, where)) return []
+    if (!only || onOf(line)) return []
     return [
       {
         where,

@@ -3,7 +3,7 @@
 import { Alert, Button, Group, Slider, Text } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { type Card, titleOf } from '@/core/card'
+import { type Card, figuresOf, type Part, type Rung, type Step, titleOf } from '@/core/card'
 import {
   anglesOf,
   type Figure,
@@ -35,23 +35,24 @@ interface Place {
   title: string
 }
 
-/** Every form of a card that can have a figure, in the order of the work. */
-function placesOf(card: Card): Place[] {
-  const short = (text: string) => plainText(text) || 'no words yet'
-  return [
-    { where: 'setUp.figure', title: 'The start' },
-    ...(['enter', 'otherWay', 'exit'] as const).flatMap((list) =>
-      card[list].map((step, i) => ({
-        where: `${list}[${i}].figure`,
-        title: `${{ enter: 'In', otherWay: 'Other way', exit: 'Out' }[list]} ${i + 1}: ${short(step.text)}`,
-      }))
-    ),
-    ...card.ladder.map((rung, i) => ({
-      where: `ladder[${i}].figure`,
-      title: `Rung: ${short(rung.name)}${rung.reference ? ' (the form described)' : ''}`,
-    })),
-  ]
+const short = (text: string) => plainText(text) || 'no words yet'
+const LISTS: Partial<Record<string, string>> = { enter: 'In', otherWay: 'Other way', exit: 'Out' }
+
+function titleOfForm({ of, path, field, owners }: Part): string {
+  if (of === 'rung') {
+    const rung = owners[0]!.value as Rung
+    return `Rung: ${short(rung.name)}${rung.reference ? ' (the form described)' : ''}`
+  }
+  if (of !== 'step') return 'The start'
+  const { text } = owners[0]!.value as Step
+  const rung = owners.find((owner) => owner.of === 'rung')?.value as Rung | undefined
+  if (rung) return `Added on ${short(rung.name)}: ${short(text)}`
+  return `${LISTS[field] ?? field} ${Number(/\[(\d+)\]/.exec(path)![1]) + 1}: ${short(text)}`
 }
+
+/** Every form of a card that can have a figure, in the order of the work. */
+const placesOf = (card: Card): Place[] =>
+  figuresOf(card, true).map((part) => ({ where: part.path, title: titleOfForm(part) }))
 
 interface Saved {
   card: Card

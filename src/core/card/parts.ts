@@ -1,0 +1,247 @@
+import { z } from 'zod'
+import { Card } from './card'
+import { type Marks, MARKS, type StepsMark } from './marks'
+
+/**
+ * The one walk over every part of a card. It is read off the schema: what a field is (words of a
+ * side, words that are spoken, a link, a figure) is marked where the field is declared, and who
+ * mirrors, checks, prints or draws asks for the parts that it works on.
+ */
+
+/** What is known of a part of every card, before there is one. */
+export interface Kind extends Marks {
+  kind: 'words' | 'choice' | 'number' | 'flag' | 'id' | 'link' | 'figure'
+  /** Its own name in what owns it: `text`. */
+  key: string
+  /** The field of the card that it lies in: `enter`. */
+  field: keyof Card
+  /** What owns it: a step, a cue, the card itself. */
+  of: Owner
+}
+
+export type Owner =
+  | 'card'
+  | 'names'
+  | 'setUp'
+  | 'step'
+  | 'cue'
+  | 'measure'
+  | 'stay'
+  | 'between'
+  | 'mistake'
+  | 'caution'
+  | 'rung'
+  | 'instead'
+  | 'added'
+  | 'claim'
+  | 'assist'
+  | 'when'
+
+/** A part as it stands on one card. */
+export interface Part extends Kind {
+  /** Path in the card, such as `enter[2].text`. */
+  path: string
+  /** Undefined when the card does not have it and it was asked for all the same. */
+  value: unknown
+  /** What owns it, from the nearest to the card itself. */
+  owners: readonly { of: Owner; path: string; value: unknown }[]
+}
+
+type Node =
+  | { type: 'leaf'; kind: Kind }
+  | { type: 'list'; item: Node }
+  | { type: 'group'; of: Owner | null; fields: [key: string, node: Node][] }
+
+type Schema = z.core.$ZodType & { def: z.core.$ZodTypeDef }
+
+function unwrapped(schema: Schema): Schema {
+  const { innerType } = schema.def as { innerType?: Schema }
+  return innerType ? unwrapped(innerType) : schema
+}
+
+const KINDS: Record<string, Kind['kind']> = {
+  string: 'words',
+  number: 'number',
+  int: 'number',
+  tuple: 'number',
+  enum: 'choice',
+  literal: 'flag',
+  record: 'figure',
+}
+
+function nodeOf(schema: Schema, key: string, field: keyof Card | null, of: Owner): Node {
+  const inner = unwrapped(schema)
+  const marks = { ...MARKS.get(schema as never), ...MARKS.get(inner as never) }
+  const { type } = inner.def
+  if (type === 'array')
+    return {
+      type: 'list',
+      item: nodeOf((inner.def as unknown as { element: Schema }).element, key, field, of),
+    }
+  if (type === 'object') {
+    const owner = marks.owner ?? null
+    const shape = (inner as unknown as z.ZodObject).shape as Record<string, Schema>
+    const fields = Object.entries(shape).map(([name, each]): [string, Node] => [
+      name,
+      nodeOf(each, name, field ?? (name as keyof Card), owner ?? of),
+    ])
+    // What a part says itself comes before the parts that lie in it.
+    const own = fields.filter(([, node]) => node.type === 'leaf')
+    return {
+      type: 'group',
+      of: owner,
+      fields: [...own, ...fields.filter((each) => !own.includes(each))],
+    }
+  }
+  const kind = marks.kind ?? KINDS[type] ?? 'words'
+  return { type: 'leaf', kind: { ...marks, kind, key, field: field ?? (key as keyof Card), of } }
+}
+
+/** The tree with only those leaves in it that are wanted; null when none are. */
+function pruned(node: Node, want: Want): Node | null {
+  if (node.type === 'leaf') return want(node.kind) ? node : null
+  if (node.type === 'list') {
+    const item = pruned(node.item, want)
+    return item && { type: 'list', item }
+  }
+  const fields = node.fields.flatMap(([key, inner]): [string, Node][] => {
+    const kept = pruned(inner, want)
+    return kept ? [[key, kept]] : []
+  })
+  return fields.length ? { ...node, fields } : null
+}
+
+/** Which parts are wanted, by what is known of them on every card. Keep it: its tree is kept with it. */
+export type Want = (kind: Kind) => boolean
+
+const trees = new WeakMap<Want, Node | null>()
+let whole: Node | undefined
+
+function treeOf(want: Want): Node | null {
+  let tree = trees.get(want)
+  if (tree === undefined) {
+    whole ??= nodeOf(Card as unknown as Schema, '', null, 'card')
+    tree = pruned(whole, want)
+    trees.set(want, tree)
+  }
+  return tree
+}
+
+function visit(
+  node: Node,
+  value: unknown,
+  path: string,
+  owners: Part['owners'],
+  absent: boolean,
+  put: (part: Part) => void
+): void {
+  if (node.type === 'leaf') {
+    if (value !== undefined || absent) put({ ...node.kind, path, value, owners })
+  } else if (node.type === 'list') {
+    for (const [i, each] of ((value as unknown[] | undefined) ?? []).entries())
+      visit(node.item, each, `${path}[${i}]`, owners, absent, put)
+  } else if (value !== undefined) {
+    const own = node.of ? [{ of: node.of, path, value }, ...owners] : owners
+    for (const [key, inner] of node.fields)
+      visit(
+        inner,
+        (value as Record<string, unknown>)[key],
+        path ? `${path}.${key}` : key,
+        own,
+        absent,
+        put
+      )
+  }
+}
+
+/**
+ * The parts of a card that are wanted, in the order of the card.
+ * @param absent whether parts that could be there and are not are given, too, without a value
+ * @example partsOf(card, (part) => part.sided).map((part) => part.path)
+ */
+export function partsOf(card: Card, want: Want, absent = false): Part[] {
+  const parts: Part[] = []
+  const tree = treeOf(want)
+  if (tree) visit(tree, card, '', [], absent, (part) => parts.push(part))
+  return parts
+}
+
+function rewritten(node: Node, value: unknown, write: (value: unknown) => unknown): unknown {
+  if (value === undefined) return value
+  if (node.type === 'leaf') return write(value)
+  if (node.type === 'list') {
+    const list = value as unknown[]
+    const now = list.map((each) => rewritten(node.item, each, write))
+    return now.some((each, i) => each !== list[i]) ? now : list
+  }
+  let copy: Record<string, unknown> | null = null
+  for (const [key, inner] of node.fields) {
+    const before = (value as Record<string, unknown>)[key]
+    const now = rewritten(inner, before, write)
+    if (now === before) continue
+    copy ??= { ...(value as Record<string, unknown>) }
+    if (now === undefined) delete copy[key]
+    else copy[key] = now
+  }
+  return copy ?? value
+}
+
+/**
+ * The card with the wanted parts written anew; what stays as it was is shared. A part that is
+ * written as undefined is taken away.
+ */
+export function rewriteParts<T>(card: Card, want: Want, write: (value: T) => T | undefined): Card {
+  const tree = treeOf(want)
+  return tree ? (rewritten(tree, card, write as (value: unknown) => unknown) as Card) : card
+}
+
+/** Words that are mirrored for the other side. */
+export const isSided: Want = ({ sided }) => sided === true
+/** Words that a teacher says aloud. */
+export const isSpoken: Want = ({ spoken }) => spoken !== undefined
+const isFigure: Want = ({ kind }) => kind === 'figure'
+
+/** Every figure of a card; with `absent` every place that could have one. */
+export const figuresOf = (card: Card, absent = false): Part[] => partsOf(card, isFigure, absent)
+
+/** The card with no figures on it. */
+export const undrawn = (card: Card): Card => rewriteParts(card, isFigure, () => undefined)
+
+/** Whether any form of a card has a figure. */
+export const isDrawn = (card: Card): boolean => figuresOf(card).length > 0
+
+const isLink: Want = ({ kind }) => kind === 'link'
+
+/** What a card names by its id: its own steps, cues and rungs, and other cards. */
+export const linksOf = (card: Card): Part[] => partsOf(card, isLink)
+
+const isId: Want = ({ kind, of }) => kind === 'id' && of !== 'card'
+
+/** Ids of the parts of a card by what they name: steps, cues, rungs. */
+export function idsOf(card: Card, of?: Owner): Part[] {
+  return partsOf(card, isId).filter((part) => of === undefined || part.of === of)
+}
+
+/** All ids of steps on a card, those that rungs add included. */
+export const stepIds = (card: Card): string[] =>
+  idsOf(card, 'step').map(({ value }) => value as string)
+
+/** The lists of steps, in the order in which they are done, with what is marked of each. */
+export type StepList = NonNullable<
+  { [K in keyof Card]: Card[K] extends Card['enter'] ? K : never }[keyof Card]
+>
+
+let lists: ({ list: StepList } & StepsMark)[] | undefined
+export function stepLists(): readonly ({ list: StepList } & StepsMark)[] {
+  lists ??= Object.entries(Card.shape).flatMap(([list, schema]) => {
+    const { steps } = MARKS.get(schema as never) ?? {}
+    return steps ? [{ list: list as StepList, ...steps }] : []
+  })
+  return lists
+}
+
+/** Every step of the card with its path, in the order in which they are done; rungs aside. */
+export const stepsOf = (card: Card) =>
+  stepLists().flatMap(({ list }) =>
+    card[list].map((step, index) => ({ list, index, step, path: `${list}[${index}]` }))
+  )
