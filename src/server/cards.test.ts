@@ -1,4 +1,4 @@
-import { blankCard, type Card } from '@/core/card'
+import { blankCard, type Card, SECTIONS } from '@/core/card'
 import { createCard, loadCard, loadDeck, saveCard, setStatus } from './cards'
 import { closeDb, db } from './db'
 import { loadDemo } from './demo'
@@ -67,7 +67,7 @@ test('the shelf follows each save and is packed once for each', async () => {
   await createCard(tree, 'Ada')
   const one = await packedShelf()
   expect(JSON.parse(one.json).cards).toMatchObject([
-    { id: 'tree', title: 'Tree', status: 'draft', sections: 0 },
+    { id: 'tree', title: 'Tree', status: 'draft', unwritten: SECTIONS.map(({ id }) => id) },
   ])
   expect(one.etag).not.toBe(empty.etag)
   expect(await packedShelf()).toBe(one)

@@ -1,10 +1,8 @@
 import type { Knex } from 'knex'
-import { Card, completeness, isDrawn, titleOf } from '@/core/card'
+import { Card, completeness, FORMAT_VERSION, isDrawn, titleOf, upgraded } from '@/core/card'
+import type { Status } from '@/core/deck'
 import { plainName, searchKey } from '@/core/search'
 import { db } from './db'
-
-export const STATUSES = ['draft', 'review', 'approved'] as const
-export type Status = (typeof STATUSES)[number]
 
 /** A card as it is stored, with the version that its body is. */
 export interface StoredCard {
@@ -40,15 +38,14 @@ export function shelfColumns(card: Card) {
     sides: card.sides,
     drawn: isDrawn(card),
     words: searchedWords(card),
-    sections: completeness(card).reduce(
-      (bits, section, i) => (section.complete ? bits | (1 << i) : bits),
-      0
-    ),
+    unwritten: completeness(card)
+      .filter((section) => !section.complete)
+      .map(({ id }) => id),
   }
 }
 
 const CURRENT = `
-  SELECT c.id, c.status, c.current_version, v.body, v.author, v.created_at
+  SELECT c.id, c.status, c.current_version, v.body, v.format, v.author, v.created_at
   FROM cards c JOIN card_versions v ON v.card_id = c.id AND v.version = c.current_version
   WHERE c.deleted_at IS NULL`
 
@@ -57,12 +54,17 @@ interface CurrentRow {
   status: Status
   current_version: number
   body: unknown
+  format: number
   author: string
   created_at: Date
 }
 
+/** A card from its stored body, whatever format that was stored in. @throws ZodError */
+export const storedBody = ({ body, format }: { body: unknown; format: number }): Card =>
+  Card.parse(upgraded(body, format))
+
 const stored = (row: CurrentRow): StoredCard => ({
-  card: Card.parse(row.body),
+  card: storedBody(row),
   version: row.current_version,
   status: row.status,
   author: row.author,
@@ -106,8 +108,8 @@ export async function createCard(
        INSERT INTO cards (id, current_version, ${names.join(', ')})
        VALUES (?, 1, ${names.map(() => '?').join(', ')}) ON CONFLICT (id) DO NOTHING RETURNING id
      ), version AS (
-       INSERT INTO card_versions (card_id, version, body, author, note)
-       SELECT id, 1, ?::jsonb, ?, ? FROM card
+       INSERT INTO card_versions (card_id, version, format, body, author, note)
+       SELECT id, 1, ${FORMAT_VERSION}, ?::jsonb, ?, ? FROM card
      ), words AS (
        INSERT INTO search_words SELECT unnest(?::text[]) ON CONFLICT DO NOTHING
      ), touched AS (
@@ -141,8 +143,8 @@ export async function saveCard(
        WHERE id = ? AND current_version = ? AND deleted_at IS NULL
        RETURNING id, current_version
      ), version AS (
-       INSERT INTO card_versions (card_id, version, body, author, note)
-       SELECT id, current_version, ?::jsonb, ?, ? FROM card RETURNING version, created_at
+       INSERT INTO card_versions (card_id, version, format, body, author, note)
+       SELECT id, current_version, ${FORMAT_VERSION}, ?::jsonb, ?, ? FROM card RETURNING version, created_at
      ), words AS (
        INSERT INTO search_words
        SELECT asked.word FROM unnest(?::text[]) AS asked (word)

@@ -1,5 +1,5 @@
-import { Card } from '@/core/card'
-import { loadCard, saveCard, type SaveResult } from './cards'
+import type { Card } from '@/core/card'
+import { loadCard, saveCard, type SaveResult, storedBody } from './cards'
 import { db } from './db'
 
 /** One saved version of a card. */
@@ -26,8 +26,8 @@ export async function versionsOf(id: string): Promise<VersionInfo[]> {
 
 /** @returns the card as it was in a version, or null when there is none */
 export async function loadVersion(id: string, version: number): Promise<Card | null> {
-  const row = await db()('card_versions').where({ card_id: id, version }).first('body')
-  return row ? Card.parse(row.body) : null
+  const row = await db()('card_versions').where({ card_id: id, version }).first('body', 'format')
+  return row ? storedBody(row) : null
 }
 
 /** Brings an old version back, as a new one: nothing in between is lost. */

@@ -1,6 +1,5 @@
-import { Card } from '@/core/card'
 import { plainName, searchKey } from '@/core/search'
-import { shelfColumns } from './cards'
+import { shelfColumns, storedBody } from './cards'
 import { db } from './db'
 
 /**
@@ -41,12 +40,12 @@ export async function searchCards(text: string): Promise<string[]> {
 
 /** Writes the shelf columns of cards that were stored before these were there. */
 export async function reindex(): Promise<number> {
-  const { rows } = await db().raw<{ rows: { id: string; body: unknown }[] }>(
-    `SELECT c.id, v.body FROM cards c JOIN card_versions v
+  const { rows } = await db().raw<{ rows: { id: string; body: unknown; format: number }[] }>(
+    `SELECT c.id, v.body, v.format FROM cards c JOIN card_versions v
      ON v.card_id = c.id AND v.version = c.current_version WHERE c.words IS NULL`
   )
-  for (const { id, body } of rows) {
-    const columns = shelfColumns(Card.parse(body))
+  for (const { id, ...body } of rows) {
+    const columns = shelfColumns(storedBody(body))
     await db()('cards').where({ id }).update(columns)
     await db().raw('INSERT INTO search_words SELECT unnest(?::text[]) ON CONFLICT DO NOTHING', [
       columns.words,

@@ -1,24 +1,6 @@
 import { createHash } from 'node:crypto'
-import type { Status } from './cards'
+import type { ShelfCard } from '@/core/deck'
 import { db } from './db'
-
-/** One card as the shelf shows it. */
-export interface ShelfCard {
-  id: string
-  number: string
-  title: string
-  sanskrit: string
-  aliases: string
-  base: string
-  spine: string
-  manner: string
-  sides: string
-  status: Status
-  /** Bit i is set when section i, in the order of the work, is complete. */
-  sections: number
-  drawn: boolean
-  version: number
-}
 
 /** The shelf, ready to send. */
 export interface PackedShelf {
@@ -45,7 +27,7 @@ export async function shelfCards(): Promise<ShelfCard[]> {
       'manner',
       'sides',
       'status',
-      'sections',
+      'unwritten',
       'drawn',
       'current_version as version'
     )

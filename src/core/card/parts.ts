@@ -138,9 +138,10 @@ function visit(
   if (node.type === 'leaf') {
     if (value !== undefined || absent) put({ ...node.kind, path, value, owners })
   } else if (node.type === 'list') {
-    for (const [i, each] of ((value as unknown[] | undefined) ?? []).entries())
+    if (!Array.isArray(value)) return
+    for (const [i, each] of value.entries())
       visit(node.item, each, `${path}[${i}]`, owners, absent, put)
-  } else if (value !== undefined) {
+  } else if (typeof value === 'object' && value !== null) {
     const own = node.of ? [{ of: node.of, path, value }, ...owners] : owners
     for (const [key, inner] of node.fields)
       visit(
@@ -203,6 +204,12 @@ const isFigure: Want = ({ kind }) => kind === 'figure'
 
 /** Every figure of a card; with `absent` every place that could have one. */
 export const figuresOf = (card: Card, absent = false): Part[] => partsOf(card, isFigure, absent)
+
+/** What a figure is of: `start`, `step s3`, `rung forearm`. */
+export function formOf({ of, owners }: Part): string {
+  const { id } = owners[0]!.value as { id?: string }
+  return of === 'setUp' ? 'start' : `${of} ${id!}`
+}
 
 /** The card with no figures on it. */
 export const undrawn = (card: Card): Card => rewriteParts(card, isFigure, () => undefined)

@@ -31,6 +31,8 @@ export const REGIONS = [
 ] as const
 export const VERDICTS = ['avoid', 'ask-first', 'change', 'fine'] as const
 export const BASES_OF_CLAIM = ['tradition', 'experience', 'published'] as const
+/** How far a card is, in the order of the work. */
+export const STATUSES = ['draft', 'review', 'approved'] as const
 export const SEVERITIES = ['stop', 'mend', 'note'] as const
 
 /** What a side is usually named by; a school may word it otherwise. */
@@ -88,6 +90,12 @@ export const ON_WORDS: Record<(typeof ON)[number], string> = {
   'second-only': 'second side only',
   'left-only': 'left side only',
   'right-only': 'right side only',
+}
+
+export const STATUS_WORDS: Record<(typeof STATUSES)[number], string> = {
+  draft: 'draft',
+  review: 'in review',
+  approved: 'approved',
 }
 
 /** Said above the cautions of every card, until a school words it otherwise. */

@@ -169,8 +169,8 @@ ${motion}
     const { figure } = figureFromBvh(foreign(told))
     expect(angle(figure.angles, 'leftHip', 'flexion')).toBeCloseTo(60, 1)
     expect(angle(figure.angles, 'leftKnee', 'flexion')).toBeCloseTo(50, 1)
-    expect(angle(figure.angles, 'lowBack', 'bend')).toBeCloseTo(20, 1)
-    expect(angle(figure.angles, 'ribs', 'bend')).toBeCloseTo(20, 1)
+    expect(angle(figure.angles, 'lowBack', 'flexion')).toBeCloseTo(20, 1)
+    expect(angle(figure.angles, 'ribs', 'flexion')).toBeCloseTo(20, 1)
   })
 
   test('past the range it is brought to its end, and told', () => {
@@ -216,12 +216,12 @@ ${motion}
 })
 
 test('every angle of the body is either read from a joint or stays as it was', () => {
-  const text = bvhOf([read({ angles: { pelvis: { turn: 30 }, neck: { turn: -40 } } })])
+  const text = bvhOf([read({ angles: { pelvis: { turn: 30 }, neck: { rotation: -40 } } })])
   const { figure } = figureFromBvh(text)
   const names = ANGLES.map(({ joint, angle }) => `${joint}.${angle}`)
   const found: Figure['angles'] = figure.angles
   for (const [joint, values] of Object.entries(found))
     for (const name of Object.keys(values)) expect(names).toContain(`${joint}.${name}`)
-  expect(found.neck?.turn).toBeCloseTo(-40, 0)
+  expect(found.neck?.rotation).toBeCloseTo(-40, 0)
   expect(found.pelvis?.turn).toBeCloseTo(30, 0)
 })

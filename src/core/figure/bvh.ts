@@ -9,6 +9,7 @@ import {
   type Placed,
   type Pose,
   type Segment,
+  SPINAL,
 } from './skeleton'
 import { solve, USUAL_STATURE } from './solve'
 import type { Figure } from './spec'
@@ -544,7 +545,7 @@ export function figureFromBvh(text: string, frame = 1): BvhFigure {
     if (joint.segment === 'ribs' && !found.has('lowBack')) {
       // One joint for the whole trunk: low back and ribs share it.
       read = read.map((value) => value / 2)
-      ;['bend', 'side', 'turn'].forEach((name, k) => {
+      SPINAL.forEach((name, k) => {
         angles[indexOf('lowBack', name)] = read[k]!
       })
     }

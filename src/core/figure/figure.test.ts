@@ -79,8 +79,8 @@ describe('the body in numbers', () => {
     expect(max('leftHip', 'flexion').min).toBe(-NORMAL_RANGES.hipExtension)
     expect(max('leftHip', 'flexion').max).toBeGreaterThanOrEqual(NORMAL_RANGES.hipFlexion)
     expect(max('leftKnee', 'flexion').max).toBeGreaterThanOrEqual(NORMAL_RANGES.kneeFlexion)
-    expect(max('neck', 'turn').max).toBe(NORMAL_RANGES.neckTurn)
-    const trunk = max('lowBack', 'bend').max + max('ribs', 'bend').max
+    expect(max('neck', 'rotation').max).toBe(NORMAL_RANGES.neckTurn)
+    const trunk = max('lowBack', 'flexion').max + max('ribs', 'flexion').max
     expect(trunk).toBeGreaterThanOrEqual(NORMAL_RANGES.trunkFlexion)
   })
 })
@@ -122,8 +122,8 @@ describe('loads', () => {
         pelvis: { tilt: 64 },
         leftKnee: { flexion: 65 },
         rightKnee: { flexion: 65 },
-        leftAnkle: { up: -30 },
-        rightAnkle: { up: -30 },
+        leftAnkle: { dorsiflexion: -30 },
+        rightAnkle: { dorsiflexion: -30 },
         leftShoulder: { flexion: 54 },
         rightShoulder: { flexion: 54 },
       },
@@ -143,7 +143,7 @@ describe('loads', () => {
           pelvis: { tilt: 84 },
           ...both({
             Knee: { flexion: 60 },
-            Ankle: { up: -30 },
+            Ankle: { dorsiflexion: -30 },
             Shoulder: { flexion: 12, abduction: 36 },
             Elbow: { flexion: 95 },
           }),

@@ -19,7 +19,7 @@ import {
   UP,
 } from './landmarks'
 import { balanceMargin, loadShares } from './loads'
-import { jointOf, pointIn } from './skeleton'
+import { SPINAL, jointOf, pointIn } from './skeleton'
 import { type Solved, USUAL_STATURE } from './solve'
 import { apply, between, cross, deg, dot, mid, norm, scale, sub, unit } from './vec'
 
@@ -98,7 +98,7 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
       unit: 'deg',
       means: 'bend of the whole spine, low back to neck; forward above 0',
     },
-    (f) => SPINE.reduce((sum, region) => sum + angleOf(f, region, 'bend'), 0),
+    (f) => SPINE.reduce((sum, region) => sum + angleOf(f, region, 'flexion'), 0),
   ],
   ...SPINE.map((region): [Omit<MeasureInfo, 'sided'>, Measured] => [
     {
@@ -106,7 +106,7 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
       unit: 'deg',
       means: `bend of the ${region === 'lowBack' ? 'low back' : region}; forward above 0`,
     },
-    (f) => angleOf(f, region, 'bend'),
+    (f) => angleOf(f, region, 'flexion'),
   ]),
   [
     { name: 'side arc', unit: 'deg', means: 'side bend of the whole spine; to the left above 0' },
@@ -118,7 +118,7 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
       unit: 'deg',
       means: 'turn of the shoulders against the hips; to the left above 0',
     },
-    (f) => angleOf(f, 'lowBack', 'turn') + angleOf(f, 'ribs', 'turn'),
+    (f) => angleOf(f, 'lowBack', 'rotation') + angleOf(f, 'ribs', 'rotation'),
   ],
   [
     {
@@ -127,9 +127,9 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
       means: 'the least bent region of low back and ribs to the most bent one; 1 is even',
     },
     (f) => {
-      const bends = (['bend', 'side', 'turn'] as const)
-        .map((name) => [angleOf(f, 'lowBack', name), angleOf(f, 'ribs', name)] as const)
-        .sort((a, b) => Math.abs(b[0]) + Math.abs(b[1]) - Math.abs(a[0]) - Math.abs(a[1]))[0]!
+      const bends = SPINAL.map(
+        (name) => [angleOf(f, 'lowBack', name), angleOf(f, 'ribs', name)] as const
+      ).sort((a, b) => Math.abs(b[0]) + Math.abs(b[1]) - Math.abs(a[0]) - Math.abs(a[1]))[0]!
       const [least, most] = bends.map(Math.abs).sort((a, b) => a - b)
       return most! < 1 ? 1 : bends[0] * bends[1] < 0 ? 0 : least! / most!
     },

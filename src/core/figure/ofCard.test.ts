@@ -240,7 +240,7 @@ describe('handles', () => {
   })
 
   test('angles at the end of their range are told', () => {
-    const solved = solve(read({ angles: { leftKnee: { flexion: 155 }, neck: { turn: 20 } } }))
+    const solved = solve(read({ angles: { leftKnee: { flexion: 155 }, neck: { rotation: 20 } } }))
     expect(atLimit(solved.pose)).toEqual([{ joint: 'leftKnee', angle: 'flexion', value: 155 }])
   })
 })

@@ -1,4 +1,4 @@
-import { type Card, figuresOf, type Part, type Rung, type Side, withValue } from '../card'
+import { type Card, figuresOf, formOf, type Rung, type Side, withValue } from '../card'
 import { askedAngles } from './solve'
 import {
   differenceFrom,
@@ -36,12 +36,6 @@ function readOnce(data: unknown, reference?: Figure): Read {
     own.figure && reference ? readFigure(overReference(reference, data as FigureInput)) : own
   if (typeof data === 'object' && data !== null) known.set(data, { reference, read })
   return read
-}
-
-/** What a figure is of: `start`, `step s3`, `rung forearm`. */
-export function formOf({ of, owners }: Part): string {
-  const { id } = owners[0]!.value as { id?: string }
-  return of === 'setUp' ? 'start' : `${of} ${id!}`
 }
 
 /** Every figure of a card, with those that cannot be read told apart. */

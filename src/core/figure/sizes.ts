@@ -136,7 +136,7 @@ export function sizesOf(figure: Figure, props: readonly string[], lead: 'left' |
     Math.max(
       ...SIDES.map((side) => {
         if (!touches(side, 'sole')) return 0
-        const up = atUsual.pose.angles[indexOf(`${side}Ankle`, 'up')]!
+        const up = atUsual.pose.angles[indexOf(`${side}Ankle`, 'dorsiflexion')]!
         return heelPad(up, NORMAL_RANGES.ankleUp, (atUsual.body.foot * 0.5 + 0.036) * stature)
       })
     )

@@ -69,22 +69,22 @@ const angle = (
 const limb = (side: 'left' | 'right'): AngleInfo[] => {
   const of = (joint: string) => side + joint
   return [
-    angle(of('Girdle'), 'raise', -10, 40),
-    angle(of('Girdle'), 'drawIn', -25, 25),
+    angle(of('Girdle'), 'elevation', -10, 40),
+    angle(of('Girdle'), 'retraction', -25, 25),
     angle(of('Shoulder'), 'flexion', -60, 180),
     angle(of('Shoulder'), 'abduction', -60, 180),
     angle(of('Shoulder'), 'rotation', -90, 90),
     angle(of('Elbow'), 'flexion', -5, 150),
-    angle(of('Forearm'), 'turn', -10, 170),
+    angle(of('Forearm'), 'pronation', -10, 170),
     angle(of('Wrist'), 'flexion', -90, 80),
-    angle(of('Wrist'), 'side', -20, 30),
+    angle(of('Wrist'), 'radialDeviation', -20, 30),
     angle(of('Hip'), 'flexion', -30, 135),
     angle(of('Hip'), 'abduction', -30, 75),
     angle(of('Hip'), 'rotation', -50, 90),
     angle(of('Knee'), 'flexion', -5, 155),
-    angle(of('Ankle'), 'up', -75, 35),
-    angle(of('Ankle'), 'tilt', -48, 25),
-    angle(of('Toes'), 'up', -40, 75),
+    angle(of('Ankle'), 'dorsiflexion', -75, 35),
+    angle(of('Ankle'), 'eversion', -48, 25),
+    angle(of('Toes'), 'extension', -40, 75),
   ]
 }
 
@@ -98,16 +98,16 @@ export const ANGLES: readonly AngleInfo[] = [
   angle('pelvis', 'turn', -360, 360, true),
   angle('pelvis', 'tilt', -360, 360),
   angle('pelvis', 'lean', -360, 360, true),
-  angle('lowBack', 'bend', -30, 45),
-  angle('lowBack', 'side', -20, 20, true),
-  angle('lowBack', 'turn', -12, 12, true),
-  angle('ribs', 'bend', -25, 45),
-  angle('ribs', 'side', -25, 25, true),
-  angle('ribs', 'turn', -40, 40, true),
-  angle('neck', 'bend', -50, 50),
-  angle('neck', 'side', -45, 45, true),
-  angle('neck', 'turn', -80, 80, true),
-  angle('head', 'bend', -20, 20),
+  angle('lowBack', 'flexion', -30, 45),
+  angle('lowBack', 'lateralFlexion', -20, 20, true),
+  angle('lowBack', 'rotation', -12, 12, true),
+  angle('ribs', 'flexion', -25, 45),
+  angle('ribs', 'lateralFlexion', -25, 25, true),
+  angle('ribs', 'rotation', -40, 40, true),
+  angle('neck', 'flexion', -50, 50),
+  angle('neck', 'lateralFlexion', -45, 45, true),
+  angle('neck', 'rotation', -80, 80, true),
+  angle('head', 'flexion', -20, 20),
   ...limb('left'),
   ...limb('right'),
 ]
@@ -182,8 +182,11 @@ interface Joint {
   rotation: LocalRotation
 }
 
-const spine: LocalRotation = ([bend, side, turn]) =>
-  times(rotY(turn!), times(rotX(bend!), rotZ(-side!)))
+/** The angles of each region of the spine. */
+export const SPINAL = ['flexion', 'lateralFlexion', 'rotation'] as const
+
+const spine: LocalRotation = ([flexion, lateral, rotation]) =>
+  times(rotY(rotation!), times(rotX(flexion!), rotZ(-lateral!)))
 
 function arm(side: 'left' | 'right'): Joint[] {
   const s = side === 'left' ? 1 : -1
@@ -195,7 +198,7 @@ function arm(side: 'left' | 'right'): Joint[] {
       segment: seg('Girdle'),
       parent: 'ribs',
       at: (b) => [s * 0.02, b.shoulderUp, 0.01],
-      angles: ids('Girdle', 'raise', 'drawIn'),
+      angles: ids('Girdle', 'elevation', 'retraction'),
       rotation: ([raise, drawIn]) => times(rotY(s * drawIn!), rotZ(s * raise!)),
     },
     {
@@ -210,14 +213,14 @@ function arm(side: 'left' | 'right'): Joint[] {
       segment: seg('Forearm'),
       parent: seg('UpperArm'),
       at: (b) => [0, -b.upperArm, 0],
-      angles: [indexOf(`${side}Elbow`, 'flexion'), indexOf(`${side}Forearm`, 'turn')],
+      angles: [indexOf(`${side}Elbow`, 'flexion'), indexOf(`${side}Forearm`, 'pronation')],
       rotation: ([flexion, turn]) => times(rotX(-flexion!), rotY(-s * turn!)),
     },
     {
       segment: seg('Hand'),
       parent: seg('Forearm'),
       at: (b) => [0, -b.forearm, 0],
-      angles: ids('Wrist', 'flexion', 'side'),
+      angles: ids('Wrist', 'flexion', 'radialDeviation'),
       rotation: ([flexion, toThumb]) => times(rotX(-flexion!), rotZ(s * toThumb!)),
     },
   ]
@@ -248,14 +251,14 @@ function leg(side: 'left' | 'right'): Joint[] {
       segment: seg('Foot'),
       parent: seg('Shank'),
       at: (b) => [0, -b.shank, 0],
-      angles: ids('Ankle', 'up', 'tilt'),
+      angles: ids('Ankle', 'dorsiflexion', 'eversion'),
       rotation: ([up, tilt]) => times(rotX(-up!), rotZ(s * tilt!)),
     },
     {
       segment: seg('Toes'),
       parent: seg('Foot'),
       at: (b) => [0, -b.ankleHeight + 0.008, b.foot * 0.5],
-      angles: ids('Toes', 'up'),
+      angles: ids('Toes', 'extension'),
       rotation: ([up]) => rotX(-up!),
     },
   ]
@@ -274,28 +277,28 @@ export const JOINTS: readonly Joint[] = [
     segment: 'lowBack',
     parent: 'pelvis',
     at: (b) => [0, b.pelvisUp, -0.012],
-    angles: ['bend', 'side', 'turn'].map((name) => indexOf('lowBack', name)),
+    angles: SPINAL.map((name) => indexOf('lowBack', name)),
     rotation: spine,
   },
   {
     segment: 'ribs',
     parent: 'lowBack',
     at: (b) => [0, b.lowBackUp, 0],
-    angles: ['bend', 'side', 'turn'].map((name) => indexOf('ribs', name)),
+    angles: SPINAL.map((name) => indexOf('ribs', name)),
     rotation: spine,
   },
   {
     segment: 'neck',
     parent: 'ribs',
     at: (b) => [0, b.neckFrom, 0],
-    angles: ['bend', 'side', 'turn'].map((name) => indexOf('neck', name)),
+    angles: SPINAL.map((name) => indexOf('neck', name)),
     rotation: spine,
   },
   {
     segment: 'head',
     parent: 'neck',
     at: (b) => [0, b.neckUp, 0.006],
-    angles: [indexOf('head', 'bend')],
+    angles: [indexOf('head', 'flexion')],
     rotation: ([bend]) => rotX(bend!),
   },
   ...arm('left'),

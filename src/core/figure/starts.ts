@@ -24,11 +24,15 @@ const floor = (...parts: string[]) => on('floor', ...parts)
 const pair = (name: string) => [`left ${name}`, `right ${name}`]
 
 /** Arms by the sides, palms to the thighs. */
-const HANGING = both({ Shoulder: { abduction: 9 }, Elbow: { flexion: 8 }, Forearm: { turn: 70 } })
+const HANGING = both({
+  Shoulder: { abduction: 9 },
+  Elbow: { flexion: 8 },
+  Forearm: { pronation: 70 },
+})
 /** A hand flat on the floor under a shoulder, fingers to the front. */
 const PROPPED = both({
   Shoulder: { flexion: 85, rotation: -10 },
-  Forearm: { turn: 160 },
+  Forearm: { pronation: 160 },
   Wrist: { flexion: -82 },
 })
 
@@ -43,9 +47,9 @@ export const STARTS: readonly Start[] = [
     title: 'Standing, arms up',
     figure: {
       angles: both({
-        Girdle: { raise: 15 },
+        Girdle: { elevation: 15 },
         Shoulder: { flexion: 170, abduction: 4 },
-        Forearm: { turn: 80 },
+        Forearm: { pronation: 80 },
       }),
       contacts: floor(...pair('sole')),
     },
@@ -57,7 +61,7 @@ export const STARTS: readonly Start[] = [
       angles: both({
         Hip: { abduction: 27, rotation: 8 },
         Shoulder: { abduction: 90 },
-        Forearm: { turn: 80 },
+        Forearm: { pronation: 80 },
       }),
       contacts: floor(...pair('sole')),
     },
@@ -72,8 +76,8 @@ export const STARTS: readonly Start[] = [
         rightKnee: { flexion: 80 },
         leftHip: { flexion: -18 },
         leftKnee: { flexion: 5 },
-        leftAnkle: { up: 20 },
-        leftToes: { up: 55 },
+        leftAnkle: { dorsiflexion: 20 },
+        leftToes: { extension: 55 },
       },
       contacts: floor('right sole', 'left toes'),
     },
@@ -84,15 +88,15 @@ export const STARTS: readonly Start[] = [
     figure: {
       angles: {
         pelvis: { tilt: 95 },
-        lowBack: { bend: 25 },
-        ribs: { bend: 25 },
-        neck: { bend: 10 },
+        lowBack: { flexion: 25 },
+        ribs: { flexion: 25 },
+        neck: { flexion: 10 },
         ...both({
           Hip: { flexion: 100 },
           Knee: { flexion: 10 },
-          Ankle: { up: 3 },
+          Ankle: { dorsiflexion: 3 },
           Shoulder: { flexion: 140 },
-          Forearm: { turn: 70 },
+          Forearm: { pronation: 70 },
         }),
       },
       contacts: floor(...pair('sole')),
@@ -104,14 +108,14 @@ export const STARTS: readonly Start[] = [
     figure: {
       angles: {
         pelvis: { tilt: 25 },
-        lowBack: { bend: 10 },
+        lowBack: { flexion: 10 },
         ...both({
           Hip: { flexion: 125, abduction: 25, rotation: 20 },
           Knee: { flexion: 140 },
-          Ankle: { up: 30 },
+          Ankle: { dorsiflexion: 30 },
           Shoulder: { flexion: 60 },
           Elbow: { flexion: 120 },
-          Forearm: { turn: 70 },
+          Forearm: { pronation: 70 },
         }),
       },
       contacts: floor(...pair('sole')),
@@ -126,7 +130,7 @@ export const STARTS: readonly Start[] = [
         Knee: { flexion: 88 },
         Shoulder: { flexion: 35, abduction: 5 },
         Elbow: { flexion: 60 },
-        Forearm: { turn: 150 },
+        Forearm: { pronation: 150 },
       }),
       contacts: [...on('chair', 'sit bones'), ...floor(...pair('sole'))],
     },
@@ -137,7 +141,11 @@ export const STARTS: readonly Start[] = [
     figure: {
       angles: {
         ...HANGING,
-        ...both({ Knee: { flexion: 90 }, Ankle: { up: -55 }, Shoulder: { abduction: 9 } }),
+        ...both({
+          Knee: { flexion: 90 },
+          Ankle: { dorsiflexion: -55 },
+          Shoulder: { abduction: 9 },
+        }),
       },
       contacts: floor(...pair('shin')),
     },
@@ -149,10 +157,10 @@ export const STARTS: readonly Start[] = [
       angles: both({
         Hip: { flexion: 82, abduction: 4 },
         Knee: { flexion: 153 },
-        Ankle: { up: -55 },
+        Ankle: { dorsiflexion: -55 },
         Shoulder: { flexion: 28, abduction: 5 },
         Elbow: { flexion: 55 },
-        Forearm: { turn: 150 },
+        Forearm: { pronation: 150 },
       }),
       contacts: floor(...pair('shin')),
     },
@@ -164,7 +172,7 @@ export const STARTS: readonly Start[] = [
       angles: {
         pelvis: { tilt: 88 },
         ...PROPPED,
-        ...both({ Hip: { flexion: 88 }, Knee: { flexion: 90 }, Ankle: { up: -50 } }),
+        ...both({ Hip: { flexion: 88 }, Knee: { flexion: 90 }, Ankle: { dorsiflexion: -50 } }),
       },
       contacts: floor(...pair('palm'), ...pair('shin')),
     },
@@ -177,10 +185,10 @@ export const STARTS: readonly Start[] = [
         pelvis: { tilt: 74 },
         ...both({
           Shoulder: { flexion: 76, rotation: -10 },
-          Forearm: { turn: 160 },
+          Forearm: { pronation: 160 },
           Wrist: { flexion: -85 },
-          Ankle: { up: 12 },
-          Toes: { up: 70 },
+          Ankle: { dorsiflexion: 12 },
+          Toes: { extension: 70 },
         }),
       },
       contacts: floor(...pair('palm'), ...pair('toes')),
@@ -192,15 +200,15 @@ export const STARTS: readonly Start[] = [
     figure: {
       angles: {
         pelvis: { tilt: 132 },
-        lowBack: { bend: -2 },
-        neck: { bend: 8 },
+        lowBack: { flexion: -2 },
+        neck: { flexion: 8 },
         ...both({
           Hip: { flexion: 98 },
           Knee: { flexion: 4 },
-          Ankle: { up: 22 },
-          Girdle: { raise: 14 },
+          Ankle: { dorsiflexion: 22 },
+          Girdle: { elevation: 14 },
           Shoulder: { flexion: 172, abduction: 6, rotation: 10 },
-          Forearm: { turn: 150 },
+          Forearm: { pronation: 150 },
           Wrist: { flexion: -50 },
         }),
       },
@@ -215,9 +223,9 @@ export const STARTS: readonly Start[] = [
         ...both({
           Hip: { flexion: 88 },
           Knee: { flexion: 2 },
-          Ankle: { up: 5 },
+          Ankle: { dorsiflexion: 5 },
           Shoulder: { flexion: -12, abduction: 10 },
-          Forearm: { turn: 120 },
+          Forearm: { pronation: 120 },
           Elbow: { flexion: 5 },
         }),
       },
@@ -234,10 +242,10 @@ export const STARTS: readonly Start[] = [
         leftHip: { flexion: 62, abduction: 56, rotation: 84 },
         leftKnee: { flexion: 132 },
         ...both({
-          Ankle: { up: -30 },
+          Ankle: { dorsiflexion: -30 },
           Shoulder: { flexion: 22, abduction: 24 },
           Elbow: { flexion: 42 },
-          Forearm: { turn: 150 },
+          Forearm: { pronation: 150 },
         }),
       },
       contacts: floor('sit bones', ...pair('outer foot')),
@@ -249,7 +257,11 @@ export const STARTS: readonly Start[] = [
     figure: {
       angles: {
         pelvis: { tilt: 90 },
-        ...both({ Ankle: { up: -55 }, Shoulder: { abduction: 10 }, Forearm: { turn: 10 } }),
+        ...both({
+          Ankle: { dorsiflexion: -55 },
+          Shoulder: { abduction: 10 },
+          Forearm: { pronation: 10 },
+        }),
       },
       contacts: floor('belly', 'chest', 'forehead', ...pair('knee'), ...pair('top of foot')),
     },
@@ -262,9 +274,9 @@ export const STARTS: readonly Start[] = [
         pelvis: { tilt: -90 },
         ...both({
           Hip: { abduction: 12, rotation: 25 },
-          Ankle: { up: -25 },
+          Ankle: { dorsiflexion: -25 },
           Shoulder: { abduction: 30 },
-          Forearm: { turn: 10 },
+          Forearm: { pronation: 10 },
         }),
       },
       contacts: floor('back', 'head', ...pair('leg')),
@@ -280,7 +292,7 @@ export const STARTS: readonly Start[] = [
           Hip: { flexion: 48 },
           Knee: { flexion: 98 },
           Shoulder: { abduction: 18 },
-          Forearm: { turn: 140 },
+          Forearm: { pronation: 140 },
         }),
       },
       contacts: floor('back', 'head', ...pair('sole')),
@@ -292,10 +304,10 @@ export const STARTS: readonly Start[] = [
     figure: {
       angles: {
         pelvis: { lean: 90 },
-        ...both({ Hip: { flexion: 70 }, Knee: { flexion: 80 }, Ankle: { up: -20 } }),
+        ...both({ Hip: { flexion: 70 }, Knee: { flexion: 80 }, Ankle: { dorsiflexion: -20 } }),
         leftShoulder: { flexion: 88 },
         rightShoulder: { flexion: 88 },
-        neck: { side: 8 },
+        neck: { lateralFlexion: 8 },
       },
       contacts: floor('left hip', 'left shoulder', 'left ear', 'left knee'),
     },

@@ -59,7 +59,7 @@ describe('weight, worked by hand', () => {
           ...both({
             Knee: { flexion: knee },
             Hip: { flexion: knee * 0.85 },
-            Ankle: { up: knee * 0.4 },
+            Ankle: { dorsiflexion: knee * 0.4 },
           }),
         },
         contacts: FEET,

@@ -108,14 +108,14 @@ describe('a bad file', () => {
   })
 
   test('tells a missing and a later format version', () => {
-    expect(problems(file.replace('notula: 1\n', ''))[0]).toMatch(/write “notula: 1”/)
-    expect(problems(file.replace('notula: 1', 'notula: 2'))[0]).toMatch(
+    expect(problems(file.replace('notula: 2\n', ''))[0]).toMatch(/write “notula: 2”/)
+    expect(problems(file.replace('notula: 2', 'notula: 3'))[0]).toMatch(
       /tree\.md:2: .*reads format 1/
     )
   })
 
   test('tells where JSON breaks off, and an unknown key in it', () => {
-    expect(problems('{\n "notula": 1,\n oops\n}')[0]).toMatch(/^tree\.md:3: this is no valid JSON/)
+    expect(problems('{\n "notula": 2,\n oops\n}')[0]).toMatch(/^tree\.md:3: this is no valid JSON/)
     const json = writeJson(card).replace('"breath": "in"', '"breath": "in",\n"loud": 1')
     expect(problems(json)[0]).toMatch(/^tree\.md:\d+: “loud” is no part of “enter\[0\]”/)
   })
@@ -127,7 +127,7 @@ describe('a bad file', () => {
   })
 
   test('reports all problems at once, in order of lines', () => {
-    const bad = file.replace('[in]', '[loud]').replace('notula: 1', 'notula: 9')
+    const bad = file.replace('[in]', '[loud]').replace('notula: 2', 'notula: 9')
     expect(problems(bad)).toHaveLength(3)
   })
 

@@ -1,6 +1,6 @@
 import { findNodeAtLocation, type ParseError, parseTree, printParseErrorCode } from 'jsonc-parser'
-import type { Card } from '../card'
-import { CardFileError, FORMAT_VERSION, versionProblem } from './problem'
+import { type Card, FORMAT_VERSION, upgraded } from '../card'
+import { CardFileError, versionProblem } from './problem'
 import { validCard } from './validate'
 
 /** Writes a card as JSON, with the format version first. */
@@ -41,7 +41,7 @@ export function readJson(text: string): Card {
   const wrong = versionProblem(notula)
   if (wrong) throw new CardFileError([{ line: 1, message: wrong }])
   const tree = parseTree(text)
-  return validCard(card, (path) => {
+  return validCard(upgraded(card, notula), (path) => {
     for (let keys = path.map((key) => key as string | number); ; keys = keys.slice(0, -1)) {
       const node = tree && findNodeAtLocation(tree, keys)
       if (node)

@@ -1,29 +1,11 @@
 import { SECTIONS } from '../card'
-
-/** The headings of a card file, in the order in which they are written. */
-export const HEADINGS = {
-  setUp: 'Set-up',
-  enter: 'Coming in',
-  alignment: 'Alignment',
-  otherWay: 'The other way',
-  exit: 'Coming out',
-  betweenSides: 'Between the sides',
-  mistakes: 'What goes wrong',
-  cautions: 'Cautions',
-  ladder: 'The ladder',
-  effects: 'Effects',
-  assists: 'Touch',
-  figures: 'Figures',
-  notes: 'Notes',
-} as const
-
-export type HeadingKey = keyof typeof HEADINGS
+import { FILE_SECTIONS } from './sections'
 
 const fold = (title: string) => title.toLowerCase().replace(/[^a-z]+/g, '')
 
 /** The section that a heading names, whatever its case and hyphens. */
-export function headingKey(title: string): HeadingKey | undefined {
-  return (Object.keys(HEADINGS) as HeadingKey[]).find((key) => fold(HEADINGS[key]) === fold(title))
+export function headingKey(title: string): string | undefined {
+  return Object.keys(FILE_SECTIONS).find((key) => fold(FILE_SECTIONS[key]!.heading) === fold(title))
 }
 
 /** Said when a heading is none of the card's. */
@@ -31,5 +13,6 @@ export function unknownHeading(title: string): string {
   const stay = SECTIONS.find((section) => fold(section.title) === fold(title))
   if (stay)
     return `“${title}” is not written under a heading; it stands between the --- lines at the top`
-  return `“${title}” is no section of a card; the sections are ${Object.values(HEADINGS).join(', ')}`
+  const headings = Object.values(FILE_SECTIONS).map(({ heading }) => heading)
+  return `“${title}” is no section of a card; the sections are ${headings.join(', ')}`
 }

@@ -1,3 +1,5 @@
+import { FORMAT_VERSION, FORMAT_VERSIONS } from '../card'
+
 /** One thing that is wrong in a card file. */
 export interface Problem {
   /** Line in the file, from 1. */
@@ -21,16 +23,10 @@ export function describeProblems(file: string, error: CardFileError): string {
   return error.problems.map(({ line, message }) => `${file}:${line}: ${message}`).join('\n')
 }
 
-/**
- * The version of the card format that is written and read.
- * A file of a later version is refused rather than half read.
- */
-export const FORMAT_VERSION = 1
-
 /** @returns what is wrong with the version a file gives, or null */
 export function versionProblem(version: unknown): string | null {
-  if (version === FORMAT_VERSION) return null
+  if (FORMAT_VERSIONS.some((each) => each === version)) return null
   if (version === undefined)
     return `the file does not say which card format it is in; write “notula: ${FORMAT_VERSION}” at its top`
-  return `the file says it is in card format ${JSON.stringify(version)}; this Notula reads format ${FORMAT_VERSION}`
+  return `the file says it is in card format ${JSON.stringify(version)}; this Notula reads format ${FORMAT_VERSIONS.join(' and ')}`
 }

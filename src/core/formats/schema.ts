@@ -1,6 +1,5 @@
 import { z } from 'zod'
-import { Card } from '../card'
-import { FORMAT_VERSION } from './problem'
+import { Card, FORMAT_VERSION } from '../card'
 
 /** The JSON Schema of a card file in JSON (docs/card.schema.json). */
 export function cardSchema(): Record<string, unknown> {

@@ -13,7 +13,15 @@ import Link from 'next/link'
 import { useRouter, useSearchParams } from 'next/navigation'
 import { type ComponentType, type ReactNode, useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'
-import { type School, type SectionId, sectionOf, SECTIONS, titleOf } from '@/core/card'
+import {
+  type School,
+  type SectionId,
+  sectionOf,
+  SECTIONS,
+  STATUS_WORDS,
+  STATUSES,
+  titleOf,
+} from '@/core/card'
 import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
@@ -359,11 +367,7 @@ function StatusSelect({ id, status }: { id: string; status: string }) {
       size="xs"
       aria-label="Status"
       value={value}
-      data={[
-        { value: 'draft', label: 'draft' },
-        { value: 'review', label: 'in review' },
-        { value: 'approved', label: 'approved' },
-      ]}
+      data={STATUSES.map((each) => ({ value: each, label: STATUS_WORDS[each] }))}
       onChange={(event) => {
         const before = value
         const next = event.currentTarget.value

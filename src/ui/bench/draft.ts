@@ -1,4 +1,4 @@
-import type { Card } from '@/core/card'
+import { type Card, FORMAT_VERSION, upgraded } from '@/core/card'
 
 /** What was typed and is not yet saved, kept in this browser. */
 export interface Draft {
@@ -13,7 +13,9 @@ const key = (id: string) => `notula:draft:${id}`
 export function readDraft(id: string): Draft | null {
   try {
     const kept = localStorage.getItem(key(id))
-    return kept ? (JSON.parse(kept) as Draft) : null
+    if (!kept) return null
+    const { format = 1, ...draft } = JSON.parse(kept) as Draft & { format?: number }
+    return { ...draft, card: upgraded(draft.card, format) as Card }
   } catch {
     return null
   }
@@ -22,7 +24,7 @@ export function readDraft(id: string): Draft | null {
 /** @returns false when the browser has no room or keeps nothing */
 export function keepDraft(id: string, draft: Draft): boolean {
   try {
-    localStorage.setItem(key(id), JSON.stringify(draft))
+    localStorage.setItem(key(id), JSON.stringify({ format: FORMAT_VERSION, ...draft }))
     return true
   } catch {
     return false

@@ -1,9 +1,8 @@
 import Link from 'next/link'
 import { Edge } from '../shared/Edge'
 import classes from './Shelf.module.css'
-import type { ShelfCard } from './useShelf'
-
-const STATUS = { draft: 'draft', review: 'in review', approved: 'approved' } as const
+import { STATUS_WORDS } from '@/core/card'
+import type { ShelfCard } from '@/core/deck'
 
 /** Browsers keep a drawing for good: raise this when figures are drawn in another way. */
 const DRAWN_AS = 1
@@ -12,7 +11,7 @@ const DRAWN_AS = 1
 export function CardTile({ card }: { card: ShelfCard }) {
   return (
     <article className={`${classes.tile} ${card.drawn ? classes.drawn : ''}`}>
-      <Edge sections={card.sections} />
+      <Edge unwritten={card.unwritten} />
       <div className={classes.face}>
         <Link href={`/cards/${card.id}/bench`} className={classes.name} prefetch={false}>
           <bdi>{card.title}</bdi>
@@ -27,7 +26,7 @@ export function CardTile({ card }: { card: ShelfCard }) {
           <span>{card.sides === 'sided' ? 'two sides' : 'even'}</span>
         </p>
         <p className={classes.facts}>
-          <span className={classes[card.status]}>{STATUS[card.status]}</span>
+          <span className={classes[card.status]}>{STATUS_WORDS[card.status]}</span>
           <Link href={`/cards/${card.id}`} className={classes.read} prefetch={false}>
             Read<span className="visually-hidden"> {card.title}</span>
           </Link>

@@ -1,6 +1,6 @@
 import { BASE_TITLES, BASES, SPINES, type Base, type Spine } from '@/core/card'
 import classes from './DeckMap.module.css'
-import type { ShelfCard } from './useShelf'
+import type { ShelfCard } from '@/core/deck'
 
 interface Props {
   cards: ShelfCard[]

@@ -6,7 +6,7 @@ import { useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { BASE_TITLES, BASES, type Base } from '@/core/card'
 import { CardTile } from './CardTile'
 import classes from './Shelf.module.css'
-import type { ShelfCard } from './useShelf'
+import type { ShelfCard } from '@/core/deck'
 
 const TILE_WIDTH = 230
 const GAP = 12

@@ -5,14 +5,15 @@ import { useDisclosure } from '@mantine/hooks'
 import { IconPlus, IconSearch } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import { useDeferredValue, useMemo, useState } from 'react'
-import { BASE_TITLES, BASES, MANNERS, SECTIONS, SPINES } from '@/core/card'
+import type { ShelfCard } from '@/core/deck'
+import { BASE_TITLES, BASES, MANNERS, SECTIONS, STATUS_WORDS, STATUSES, SPINES } from '@/core/card'
 import { Header } from '../chrome/Header'
 import { DeckMap } from './DeckMap'
 import { type Filters, NO_FILTERS, passes } from './filters'
 import { Rows } from './Rows'
 import classes from './Shelf.module.css'
 import { useFound } from './useFound'
-import { type ShelfCard, useShelf } from './useShelf'
+import { useShelf } from './useShelf'
 
 const NewCard = dynamic(() => import('./NewCard').then((module) => module.NewCard), { ssr: false })
 const Palette = dynamic(() => import('../bench/Palette').then((module) => module.Palette), {
@@ -91,11 +92,7 @@ export function Shelf() {
               <Filter
                 label="Status"
                 value={filters.status}
-                options={[
-                  ['draft', 'draft'],
-                  ['review', 'in review'],
-                  ['approved', 'approved'],
-                ]}
+                options={STATUSES.map((status) => [status, STATUS_WORDS[status]])}
                 onChange={(status) => set({ status })}
               />
               <Filter

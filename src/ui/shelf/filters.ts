@@ -1,5 +1,5 @@
-import { SECTIONS, type Base, type Manner, type SectionId, type Spine } from '@/core/card'
-import type { ShelfCard } from './useShelf'
+import { type Base, type Manner, type SectionId, type Spine } from '@/core/card'
+import type { ShelfCard } from '@/core/deck'
 
 /** What is asked of a card; an empty value asks nothing. */
 export interface Filters {
@@ -25,6 +25,5 @@ export function passes(card: ShelfCard, filters: Filters): boolean {
   const { missing, ...same } = filters
   for (const key of Object.keys(same) as (keyof typeof same)[])
     if (same[key] && card[key] !== same[key]) return false
-  const section = SECTIONS.findIndex(({ id }) => id === missing)
-  return section < 0 || !(card.sections & (1 << section))
+  return !missing || card.unwritten.includes(missing)
 }

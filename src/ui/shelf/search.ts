@@ -1,4 +1,4 @@
-import type { ShelfCard } from './useShelf'
+import type { ShelfCard } from '@/core/deck'
 
 /** A name without marks and capitals, for searching. */
 export const fold = (text: string): string =>

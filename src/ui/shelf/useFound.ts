@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useState } from 'react'
 import { api } from '../shared/api'
 import { fold, matchesName } from './search'
-import type { ShelfCard } from './useShelf'
+import type { ShelfCard } from '@/core/deck'
 
 const PAUSE_MS = 120
 

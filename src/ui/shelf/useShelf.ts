@@ -1,25 +1,8 @@
 'use client'
 
 import { useCallback, useEffect, useState } from 'react'
-import type { Base, Card, Manner, Spine } from '@/core/card'
+import type { ShelfCard } from '@/core/deck'
 import { api } from '../shared/api'
-
-/** One card as the shelf shows it. */
-export interface ShelfCard {
-  id: string
-  number: string
-  title: string
-  sanskrit: string
-  aliases: string
-  base: Base
-  spine: Spine
-  manner: Manner
-  sides: Card['sides']
-  status: 'draft' | 'review' | 'approved'
-  sections: number
-  drawn: boolean
-  version: number
-}
 
 export type ShelfState =
   | { state: 'loading' }

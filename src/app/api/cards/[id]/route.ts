@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import { Card } from '@/core/card'
+import { Card, STATUSES } from '@/core/card'
 import { binCard } from '@/server/bin'
 import { counterLoop } from '@/server/counters'
-import { loadCard, saveCard, setStatus, STATUSES } from '@/server/cards'
+import { loadCard, saveCard, setStatus } from '@/server/cards'
 import { answering, problem, readBody } from '@/server/problem'
 
 type Context = { params: Promise<{ id: string }> }

@@ -1,0 +1,18 @@
+import type { Card, SectionId, STATUSES } from '../card'
+
+export type Status = (typeof STATUSES)[number]
+
+/** One card as the shelf shows it. */
+export interface ShelfCard extends Pick<
+  Card,
+  'id' | 'number' | 'base' | 'spine' | 'manner' | 'sides'
+> {
+  title: string
+  sanskrit: string
+  aliases: string
+  status: Status
+  /** The sections that are not written yet, in the order of the work. */
+  unwritten: SectionId[]
+  drawn: boolean
+  version: number
+}
