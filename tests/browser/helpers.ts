@@ -2,21 +2,7 @@ import { readFileSync } from 'node:fs'
 import { AxeBuilder } from '@axe-core/playwright'
 import { expect, type APIRequestContext, type Page } from '@playwright/test'
 
-/** The words of each page of a PDF, read by an independent library. */
-export async function pdfPages(bytes: Uint8Array): Promise<string[]> {
-  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs')
-  const document = await getDocument({
-    data: new Uint8Array(bytes),
-    useSystemFonts: true,
-    verbosity: 0,
-  }).promise
-  const pages: string[] = []
-  for (let n = 1; n <= document.numPages; n += 1) {
-    const { items } = await (await document.getPage(n)).getTextContent()
-    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(' '))
-  }
-  return pages
-}
+export { pdfPages } from '../support/pdfPages.mjs'
 
 /** Text without any blanks, to compare what was broken into lines. */
 export const dense = (text: string) => text.normalize('NFC').replace(/\s+/g, '')

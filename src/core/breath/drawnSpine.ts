@@ -69,11 +69,3 @@ export function drawnSpine(
   })
   return { length: size.length, stretches, parts }
 }
-
-/** How the parts of a pass are called beside the spine. */
-export const PART_WORDS: Record<Segment['part'], string> = {
-  enter: 'coming in',
-  stay: 'the stay',
-  otherWay: 'the other way',
-  exit: 'coming out',
-}

@@ -1,6 +1,6 @@
 import type { Card, Side } from '../card'
 import { type Drawing, draw } from './draw'
-import { solved } from './figureRules'
+import { solved } from './solved'
 import type { MeasureContext } from './landmarks'
 import { marksOf } from './marks'
 import type { Figure } from './spec'

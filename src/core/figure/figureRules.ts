@@ -1,24 +1,7 @@
 import type { Card, Found, Rule } from '../card'
 import { measure, measureWords, MEASURES, unitNamed } from './measures'
 import { figureLedFrom, finalFigure, keyframesOf } from './ofCard'
-import { solve, type Solved } from './solve'
-import type { Figure } from './spec'
-
-const byWords = new Map<string, Solved>()
-const byFigure = new WeakMap<Figure, Solved>()
-const MOST_KEPT = 300
-
-/** Solves a figure once and keeps it: the same figure has the same pose. */
-export function solved(figure: Figure): Solved {
-  const known = byFigure.get(figure)
-  if (known) return known
-  const key = JSON.stringify(figure)
-  const now = byWords.get(key) ?? solve(figure)
-  if (byWords.size >= MOST_KEPT) byWords.clear()
-  byWords.set(key, now)
-  byFigure.set(figure, now)
-  return now
-}
+import { solved } from './solved'
 
 /** What a cue’s measure reads on the final form; null when there is no figure or no such measure. */
 export function measuredCue(

@@ -132,6 +132,19 @@ export function sameFigure(a: Figure | null, b: Figure | null): boolean {
   return a && b ? told(a) === told(b) : a === b
 }
 
+/** A figure in words, for comparing two of them: what touches what, angles, from where it is seen. */
+export const figureWords = ({ contacts, angles, straps, wall, view, body }: Figure): string =>
+  [
+    ...contacts.map(({ part, on, ...where }) => [part, on, ...Object.values(where)].join(' ')),
+    ...Object.entries(angles).flatMap(([joint, each]) =>
+      Object.entries(each).map(([name, value]) => `${joint} ${name} ${value}°`)
+    ),
+    ...straps.map((strap) => strap.join(' ')),
+    ...Object.entries({ wall, ...view, ...body })
+      .filter(([, value]) => value !== undefined)
+      .map(([name, value]) => `${name} ${value}`),
+  ].join(', ')
+
 /** Where the figure of the final form is kept: on the reference rung, else on the last step in. */
 export function finalPlace(card: Card): string {
   const reference = card.ladder.findIndex((rung) => rung.reference)

@@ -3,7 +3,8 @@ import { joint, seg } from './landmarks'
 import { measure } from './measures'
 import { touchPoints } from './parts'
 import { indexOf, NORMAL_RANGES } from './skeleton'
-import { solve, type Solved, USUAL_STATURE } from './solve'
+import { type Solved, USUAL_STATURE } from './solve'
+import { solved } from './solved'
 import { BLOCK_HEIGHTS, type Figure, PROP_HEIGHT } from './spec'
 import { rad } from './vec'
 
@@ -83,7 +84,7 @@ function handRows(figure: Figure, atUsual: Solved): SizeRow[] {
 }
 
 /** What brings the floor to a hand, alone: for a rung beside the form described. */
-export const handSizesOf = (figure: Figure): SizeRow[] => handRows(figure, solve(figure))
+export const handSizesOf = (figure: Figure): SizeRow[] => handRows(figure, solved(figure))
 
 /**
  * What scales with the person, for a figure and the props of its card: stance, hands to feet,
@@ -91,8 +92,8 @@ export const handSizesOf = (figure: Figure): SizeRow[] => handRows(figure, solve
  * Lengths follow the published table of the body (`LENGTHS`); props keep their size.
  */
 export function sizesOf(figure: Figure, props: readonly string[], lead: 'left' | 'right') {
-  const solvedFor = STATURES.map((stature) => ({ stature, solved: solve(figure, { stature }) }))
-  const atUsual = solvedFor.find((each) => each.stature === USUAL_STATURE)!.solved
+  const solvedFor = STATURES.map((stature) => ({ stature, at: solved(figure, stature) }))
+  const atUsual = solvedFor.find((each) => each.stature === USUAL_STATURE)!.at
   const touches = (side: string, ...names: string[]) =>
     figure.contacts.some(
       (each) => names.some((name) => each.part === `${side} ${name}`) && each.on !== 'wall'
@@ -104,9 +105,7 @@ export function sizesOf(figure: Figure, props: readonly string[], lead: 'left' |
     rows.push({
       what: 'from ankle to ankle',
       unit: 'cm',
-      values: solvedFor.map(
-        ({ stature, solved }) => measure(solved, 'stance', { lead, stature })!.value
-      ),
+      values: solvedFor.map(({ stature, at }) => measure(at, 'stance', { lead, stature })!.value),
     })
   const hands = SIDES.every((side) => touches(side, 'palm', 'fist', 'fingertips'))
   const reach = (solved: Solved) => {
@@ -119,7 +118,7 @@ export function sizesOf(figure: Figure, props: readonly string[], lead: 'left' |
     rows.push({
       what: 'from hands to feet',
       unit: 'cm',
-      values: solvedFor.map(({ stature, solved }) => reach(solved) * stature),
+      values: solvedFor.map(({ stature, at }) => reach(at) * stature),
     })
   rows.push(...handRows(figure, atUsual))
   const told = props.join(', ').toLowerCase()

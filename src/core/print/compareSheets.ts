@@ -1,13 +1,15 @@
-import { BREATH_WORDS, VERDICT_WORDS } from '../card'
 import { compareTexts, type WordChange, wordChanges } from '../compare'
-import { type Sheet, type SpreadLine, type SpreadRow, wordsOf } from './sheet'
+import { LABELS } from '../language'
+import { type PlainRow as Row, plainRows } from './blocks'
+import { layouts } from './layout'
+import type { Sheet } from './sheet'
 
 /** One row of two versions laid over each other, each stretch told as same, gone or come. */
 export interface ComparedRow {
   kind: 'same' | 'changed' | 'gone' | 'come'
   /** Null for what is said once for both sides. */
   left: WordChange[] | null
-  /** The breath, or the region. */
+  /** The breath, the region, or what a line is. */
   middle: WordChange[]
   right: WordChange[]
 }
@@ -17,119 +19,23 @@ export interface ComparedPart {
   rows: ComparedRow[]
 }
 
-interface Row {
-  id: string
-  left: string | null
-  middle: string
-  right: string
-}
-
 const line = (text: string): Row => ({ id: text, left: null, middle: '', right: text })
-const lines = (...texts: (string | false | null | undefined)[]): Row[] =>
-  texts.filter((text): text is string => Boolean(text)).map(line)
 
-const spread = (label: string, each: SpreadLine | null): Row[] =>
-  each
-    ? [
-        {
-          id: label,
-          left: each.left && wordsOf(each.left),
-          middle: label,
-          right: wordsOf(each.right),
-        },
-      ]
-    : []
-
-function breathOf(row: SpreadRow): string {
-  if (!row.breath) return row.label
-  return [
-    BREATH_WORDS[row.breath],
-    `${row.seconds} s`,
-    row.repeat > 1 ? `in ${row.repeat} times` : '',
-  ]
-    .filter(Boolean)
-    .join(', ')
-}
-
-const rows = (sheet: Sheet, of: SpreadRow[]): Row[] =>
-  of.map((row) => ({
-    id: row.id,
-    left: sheet.sided ? wordsOf(row.left) : null,
-    middle: breathOf(row),
-    right: wordsOf(row.right),
-  }))
-
-/** The parts of a sheet, each as rows of plain words. */
-function partsOf(sheet: Sheet): { title: string; rows: Row[] }[] {
-  return [
-    {
-      title: 'Name and place',
-      rows: lines(
-        sheet.title,
-        sheet.number,
-        sheet.sanskrit,
-        ...sheet.also,
-        sheet.meaning,
-        sheet.facts.join(' · '),
-        sheet.when
-      ),
-    },
-    {
-      title: 'Set-up',
-      rows: [
-        ...spread('start', sheet.setUp.place),
-        ...sheet.setUp.props.map((prop) => ({ ...line(prop), middle: 'prop' })),
-        ...spread('note', sheet.setUp.note),
-      ],
-    },
-    { title: 'Coming in', rows: rows(sheet, sheet.enter) },
-    { title: 'The stay', rows: lines(sheet.stay, `breath ${sheet.pace}`) },
-    { title: 'Alignment', rows: rows(sheet, sheet.alignment) },
-    { title: 'The other way', rows: rows(sheet, sheet.otherWay) },
-    { title: 'Coming out', rows: rows(sheet, sheet.exit) },
-    {
-      title: 'Between the sides',
-      rows: lines(sheet.between?.breaths, sheet.between && wordsOf(sheet.between.text)),
-    },
-    {
-      title: 'What goes wrong',
-      rows: sheet.mistakes.flatMap((each) =>
-        lines(wordsOf(each.seen), wordsOf(each.why), wordsOf(each.say), each.on)
-      ),
-    },
-    {
-      title: 'Cautions',
-      rows: sheet.cautions.map((each) =>
-        line(
-          [`${each.condition}: ${VERDICT_WORDS[each.verdict]}`, each.rung, each.say, each.reason]
-            .filter(Boolean)
-            .join('. ')
-        )
-      ),
-    },
-    {
-      title: 'The ladder',
-      rows: sheet.ladder.flatMap((rung) =>
-        lines(
-          rung.reference ? `${rung.name} (the form described here)` : rung.name,
-          ...rung.props,
-          rung.stay,
-          ...rung.changes,
-          ...rung.upWhen.map((sign) => `Up when: ${sign}`),
-          ...rung.downWhen.map((sign) => `Down when: ${sign}`)
-        )
-      ),
-    },
-    { title: 'Follow with', rows: lines(...sheet.counter) },
-    {
-      title: 'Said of this pose',
-      rows: sheet.effects.map((each) =>
-        line([each.text, each.basis, each.source].filter(Boolean).join(' · '))
-      ),
-    },
-    { title: 'Touch', rows: sheet.assists.flatMap((each) => lines(wordsOf(each.text), each.on)) },
-    { title: 'Notes', rows: lines(...sheet.notes.split('\n')) },
-  ]
+/** The parts of a sheet, each as rows of plain words; first what stands at its head. */
+function rowsOf(sheet: Sheet): Map<string, { title: string; rows: Row[] }> {
+  const { title, number, sanskrit, also, meaning, facts, sided } = sheet
+  const head = [title, number, sanskrit, ...also, meaning, ...facts].filter(Boolean).map(line)
+  const phase = (breath: keyof typeof LABELS.breath) => LABELS.breath[breath]
+  return new Map([
+    ['head', { title: LABELS.sections.name, rows: head }],
+    ...sheet.parts.map((part): [string, { title: string; rows: Row[] }] => [
+      part.id,
+      {
+        title: part.title || LABELS.sheet.figure,
+        rows: part.blocks.flatMap((block) => plainRows(block, { sided, phase })),
+      },
+    ]),
+  ])
 }
 
 function laid(older: Row | undefined, newer: Row | undefined): ComparedRow {
@@ -171,8 +77,15 @@ function laidOver(older: Row[], newer: Row[]): ComparedRow[] {
  * @returns the parts that have something in them, in the order of the sheet
  */
 export function compareSheets(older: Sheet, newer: Sheet): ComparedPart[] {
-  const after = partsOf(newer)
-  return partsOf(older)
-    .map((part, i) => ({ title: part.title, rows: laidOver(part.rows, after[i]!.rows) }))
-    .filter((part) => part.rows.length > 0)
+  const [before, after] = [rowsOf(older), rowsOf(newer)]
+  const ids = [...before.keys(), ...[...after.keys()].filter((id) => !before.has(id))]
+  return layoutOrder(ids).flatMap((id): ComparedPart[] => {
+    const rows = laidOver(before.get(id)?.rows ?? [], after.get(id)?.rows ?? [])
+    return rows.length ? [{ title: (after.get(id) ?? before.get(id))!.title, rows }] : []
+  })
+}
+
+const layoutOrder = (ids: string[]) => {
+  const order = ['head', ...layouts().map(([id]) => id)]
+  return ids.sort((a, b) => order.indexOf(a) - order.indexOf(b))
 }

@@ -1,3 +1,4 @@
 export * from './sheet'
+export * from './blocks'
 export * from './pieces'
 export * from './compareSheets'

@@ -2,10 +2,11 @@ import { renderToBuffer } from '@react-pdf/renderer'
 import { PDFDocument, StandardFonts, rgb } from 'pdf-lib'
 import { type Card, type School, titleOf } from '@/core/card'
 import { sheetOf } from '@/core/print'
-import { CardPdf, type Stock } from './CardPdf'
+import { CardPdf } from './CardPdf'
 import { registerFonts } from './fonts'
+import type { Stock } from './style'
 
-export type { Stock } from './CardPdf'
+export type { Stock } from './style'
 export { FONT_FILES, fontFile } from './fonts'
 
 const GREY = rgb(0.33, 0.38, 0.37)

@@ -1,7 +1,17 @@
-import type { ReactNode } from 'react'
-import { BREATH_WORDS, type Side, VERDICT_WORDS } from '@/core/card'
-import { type Sheet, type SheetRung, type SpreadLine, type SpreadRow, wordsOf } from '@/core/print'
-import { drawnFigure, type SizeRow, sizeWords, STATURES } from '@/core/figure'
+import type { Side } from '@/core/card'
+import { drawnFigure } from '@/core/figure'
+import { LABELS, packOf } from '@/core/language'
+import {
+  type Block,
+  type Drawn,
+  type Half,
+  type Item,
+  type Line,
+  type Row,
+  type Sheet,
+  type SheetPart,
+  wordsOf,
+} from '@/core/print'
 import { FigureSvg } from '../shared/FigureSvg'
 import { BreathMark } from '../shared/BreathMark'
 import { Spine } from '../shared/Spine'
@@ -10,10 +20,12 @@ import { VerdictMark } from '../shared/VerdictMark'
 import { Words } from '../shared/Words'
 import classes from './CardSheet.module.css'
 
+const labelsOf = (sheet: Sheet) => packOf(sheet.language)?.labels ?? LABELS
+
 /** A card as it is read at a desk or beside the mat: both halves around one breath. */
 export function CardSheet({ sheet }: { sheet: Sheet }) {
   return (
-    <article className={classes.sheet} lang="en">
+    <article className={classes.sheet} lang={sheet.language}>
       <header className={classes.head}>
         <p className={classes.number}>{sheet.number}</p>
         <h1>
@@ -22,348 +34,254 @@ export function CardSheet({ sheet }: { sheet: Sheet }) {
         <p className={classes.names}>
           {sheet.sanskrit && <bdi lang="sa-Latn">{sheet.sanskrit}</bdi>}
           {sheet.devanagari && <span lang="sa">{sheet.devanagari}</span>}
-          {sheet.also.length > 0 && <span>also {sheet.also.join(', ')}</span>}
+          {sheet.also.length > 0 && <span>{labelsOf(sheet).sheet.also(sheet.also)}</span>}
         </p>
         {sheet.meaning && <p dir="auto">{sheet.meaning}</p>}
-        <p className={classes.facts}>{[...sheet.facts, sheet.when].filter(Boolean).join(' · ')}</p>
+        <p className={classes.facts}>{sheet.facts.join(' · ')}</p>
       </header>
-
-      {sheet.figures.length > 0 && (
-        <div className={classes.figures}>
-          {(sheet.sided ? (['left', 'right'] as const) : (['right'] as const)).map((side) => {
-            const drawn = sheet.figures.find((each) => each.side === side)!
-            return (
-              <figure key={side} className={sheet.sided ? classes[side] : classes.right}>
-                <FigureSvg
-                  drawing={drawnFigure(drawn.figure, sheet.sided, drawn.shown)}
-                  label={sheet.sided ? `${sheet.title}, ${side} leads` : sheet.title}
-                />
-              </figure>
-            )
-          })}
-        </div>
-      )}
-
-      <Part
-        title="Set-up"
-        when={sheet.setUp.place ?? sheet.setUp.note ?? sheet.start ?? sheet.setUp.props.length}
-      >
-        {sheet.start && (
-          <FigureSvg
-            className={classes.small}
-            drawing={drawnFigure(sheet.start, sheet.sided)}
-            label={`${sheet.title}, the start`}
-          />
-        )}
-        <Line label="Start" line={sheet.setUp.place} />
-        {sheet.setUp.props.length > 0 && (
-          <p>
-            <b>Props</b> <bdi>{sheet.setUp.props.join(', ')}</bdi>
-          </p>
-        )}
-        <Line label="Note" line={sheet.setUp.note} />
-      </Part>
-
-      <Rows title="Coming in" rows={sheet.enter} sheet={sheet} numbered />
-      <Part title="The stay, and the time it all takes" when={sheet.stay || sheet.time}>
-        <p>{[sheet.stay, `breath ${sheet.pace}`].filter(Boolean).join(' · ')}</p>
-        {sheet.time && <p>{sheet.time}</p>}
-        <Spine spine={sheet.spine} length={860} lies />
-      </Part>
-      <Rows title="The other way" rows={sheet.otherWay} sheet={sheet} numbered />
-      <Rows title="Alignment" rows={sheet.alignment} sheet={sheet} />
-      <Rows title="Coming out" rows={sheet.exit} sheet={sheet} numbered />
-
-      <Part title="For a person’s size" when={sheet.sizes.length}>
-        <Sizes rows={sheet.sizes} />
-      </Part>
-      <Part title="Between the sides" when={sheet.between}>
-        <p>
-          {sheet.between?.breaths}.{' '}
-          <Words parts={sheet.between?.text ?? []} side={sheet.firstSide} />
-        </p>
-      </Part>
-
-      <Part title="What goes wrong" when={sheet.mistakes.length}>
-        <ul className={classes.list}>
-          {sheet.mistakes.map((each, i) => (
-            <li key={i}>
-              <b>
-                <Words parts={each.seen} side={sheet.firstSide} />
-              </b>
-              {each.on && ` (${each.on})`}
-              {each.why.length > 0 && (
-                <p className={classes.soft}>
-                  <Words parts={each.why} side={sheet.firstSide} />
-                </p>
-              )}
-              {each.say.length > 0 && (
-                <p>
-                  Say: “<Words parts={each.say} side={sheet.firstSide} />”
-                </p>
-              )}
-            </li>
-          ))}
-        </ul>
-      </Part>
-
-      <Part title="Cautions" when={sheet.cautions.length}>
-        <p className={classes.soft}>{sheet.cautionLead}</p>
-        <ul className={classes.list}>
-          {sheet.cautions.map((each, i) => (
-            <li key={i} className={classes.caution}>
-              <VerdictMark verdict={each.verdict} />
-              <p>
-                <b>
-                  <bdi>{each.condition}</bdi>: {VERDICT_WORDS[each.verdict]}
-                </b>
-                {each.rung && ` (${each.rung})`}. <bdi dir="auto">{each.say}</bdi>
-                {each.reason && <span className={classes.soft}> Reason: {each.reason}</span>}
-              </p>
-            </li>
-          ))}
-        </ul>
-      </Part>
-
-      <Part title="The ladder" when={sheet.ladder.length}>
-        <ol className={classes.ladder} aria-label="Most demanding on top">
-          {sheet.ladder.map((rung, i) => (
-            <Rung key={rung.id} rung={rung} at={sheet.ladder.length - i} sided={sheet.sided} />
-          ))}
-        </ol>
-      </Part>
-
-      <Part title="Follow with" when={sheet.counter.length}>
-        <p>{sheet.counter.join(', ')}</p>
-      </Part>
-      <Part title="In our school" when={sheet.conventions.length}>
-        <ul className={classes.list}>
-          {sheet.conventions.map(({ title, answer }) => (
-            <li key={title}>
-              <b>{title}:</b> <bdi>{answer}</bdi>
-            </li>
-          ))}
-        </ul>
-      </Part>
-      <Part title="Said of this pose" when={sheet.effects.length}>
-        <ul className={classes.list}>
-          {sheet.effects.map((each, i) => (
-            <li key={i}>
-              <bdi dir="auto">{each.text}</bdi>{' '}
-              <span className={classes.soft}>
-                ({[each.basis, each.source].filter(Boolean).join(': ')})
-              </span>
-            </li>
-          ))}
-        </ul>
-      </Part>
-      <Part title="Touch, only with consent, asked each time" when={sheet.assists.length}>
-        <ul className={classes.list}>
-          {sheet.assists.map((each, i) => (
-            <li key={i}>
-              {each.breath && `On ${BREATH_WORDS[each.breath]}: `}
-              <Words parts={each.text} side={sheet.firstSide} />
-              {each.on && ` (${each.on})`}
-            </li>
-          ))}
-        </ul>
-      </Part>
-      <Part title="Notes" when={sheet.notes}>
-        <p className={classes.notes} dir="auto">
-          {sheet.notes}
-        </p>
-      </Part>
+      {sheet.parts.map((part) => (
+        <Part key={part.id} part={part} sheet={sheet} />
+      ))}
     </article>
   )
 }
 
-function Part({ title, when, children }: { title: string; when: unknown; children: ReactNode }) {
-  if (!when) return null
+function Part({ part, sheet }: { part: SheetPart; sheet: Sheet }) {
+  const blocks = part.blocks.map((block, i) => (
+    <OneBlock key={i} block={block} title={part.title} sheet={sheet} />
+  ))
+  if (!part.title) return blocks
   return (
     <section className={classes.part}>
-      <h2>{title}</h2>
-      {children}
+      <h2>{part.title}</h2>
+      {blocks}
     </section>
   )
 }
 
-function Line({ label, line }: { label: string; line: SpreadLine | null }) {
-  if (!line?.right) return null
-  if (!line.left || wordsOf(line.left) === wordsOf(line.right))
-    return (
-      <p>
-        <b>{label}</b> <Words parts={line.right} side="right" />
-      </p>
-    )
+interface BlockProps<Kind extends Block['kind']> {
+  block: Extract<Block, { kind: Kind }>
+  title: string
+  sheet: Sheet
+}
+
+function OneBlock({ block, ...rest }: BlockProps<Block['kind']>) {
+  switch (block.kind) {
+    case 'figures':
+      return <Figures drawn={block.drawn} sided={rest.sheet.sided} />
+    case 'spread':
+      return <Spread block={block} {...rest} />
+    case 'list':
+      return (
+        <ul className={classes.list}>
+          {block.items.map((item, i) => (
+            <ListItem key={i} item={item} side={rest.sheet.firstSide} />
+          ))}
+        </ul>
+      )
+    case 'rungs':
+      return (
+        <ol className={classes.ladder} aria-label={rest.title}>
+          {block.items.map((item) => (
+            <li key={item.id} className={item.marked ? classes.reference : undefined}>
+              <Lines item={item} side={rest.sheet.firstSide} rest={classes.rungFacts} />
+            </li>
+          ))}
+        </ol>
+      )
+    case 'table':
+      return <Table block={block} {...rest} />
+    case 'ribbon':
+      return <Spine spine={block.spine} length={860} lies label={block.told} />
+  }
+}
+
+function Figures({ drawn, sided }: { drawn: Drawn[]; sided: boolean }) {
+  return (
+    <div className={classes.figures}>
+      {drawn.map((each) => (
+        <figure key={each.side} className={sided ? classes[each.side] : classes.right}>
+          <Figure of={each} />
+        </figure>
+      ))}
+    </div>
+  )
+}
+
+const Figure = ({ of, small }: { of: Drawn; small?: boolean }) => (
+  <FigureSvg
+    className={small ? classes.small : undefined}
+    drawing={drawnFigure(of.figure, of.letters, of.shown)}
+    label={of.caption}
+  />
+)
+
+/** Lines that stay together; the first is the heading of the others. */
+function Lines({ item, side, rest }: { item: Item; side: Side; rest?: string }) {
+  const [first, ...more] = item.lines
   return (
     <>
-      <p>
-        <b>{label}, left leads</b> <Words parts={line.left} side="left" />
-      </p>
-      <p>
-        <b>{label}, right leads</b> <Words parts={line.right} side="right" />
-      </p>
+      {first && <OneLine line={first} side={side} />}
+      {item.drawn?.map((each) => (
+        <Figure key={each.caption} of={each} small />
+      ))}
+      {more.length > 0 && (
+        <div className={rest}>
+          {more.map((line, i) => (
+            <OneLine key={i} line={line} side={side} />
+          ))}
+        </div>
+      )}
     </>
   )
 }
 
-/** What scales with the person, by stature. */
-function Sizes({ rows }: { rows: SizeRow[] }) {
+const OneLine = ({ line, side }: { line: Line; side: Side }) => (
+  <p>
+    <Words parts={line} side={side} />
+  </p>
+)
+
+function ListItem({ item, side }: { item: Item; side: Side }) {
+  if (!item.verdict)
+    return (
+      <li>
+        <Lines item={item} side={side} />
+      </li>
+    )
   return (
-    <div className={classes.sizes} tabIndex={0} role="region" aria-label="Sizes by stature">
+    <li className={classes.caution}>
+      <VerdictMark verdict={item.verdict} />
+      <div>
+        <Lines item={item} side={side} />
+      </div>
+    </li>
+  )
+}
+
+function Table({ block: { head, rows, note }, title }: BlockProps<'table'>) {
+  return (
+    <div className={classes.sizes} tabIndex={0} role="region" aria-label={title}>
       <table>
         <thead>
           <tr>
-            <th scope="col">stature, cm</th>
-            {STATURES.map((stature) => (
-              <th key={stature} scope="col">
-                {stature}
+            {head.map((each) => (
+              <th key={each} scope="col">
+                {each}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ what, unit, values, told }) => (
+          {rows.map(({ what, cells }) => (
             <tr key={what}>
               <th scope="row">{what}</th>
-              {values.map((value, i) => (
-                <td key={STATURES[i]}>
-                  {sizeWords(value, unit)}
-                  {told && <small>{told[i]}</small>}
+              {cells.map(({ value, told }, i) => (
+                <td key={i}>
+                  {value}
+                  {told && <small>{told}</small>}
                 </td>
               ))}
             </tr>
           ))}
         </tbody>
       </table>
-      <p className={classes.soft}>For usual proportions; look at the person, too.</p>
+      <p className={classes.soft}>{note}</p>
     </div>
   )
 }
 
 const PIXELS_A_SECOND = 11
 
-function Rows({
-  title,
-  rows,
-  sheet,
-  numbered,
-}: {
-  title: string
-  rows: SpreadRow[]
-  sheet: Sheet
-  numbered?: boolean
-}) {
-  if (rows.length === 0) return null
-  const order = (side: Side) => (side === sheet.firstSide ? 'first' : 'second')
+function Spread({ block, title, sheet }: BlockProps<'spread'>) {
+  const { sided, firstSide } = sheet
+  const words = labelsOf(sheet).sheet
+  const order = (side: Side) => words.order[side === firstSide ? 'first' : 'second']
   return (
-    <section className={classes.part}>
-      <h2>{title}</h2>
-      <div className={sheet.sided ? classes.spread : classes.even} role="table" aria-label={title}>
-        <div role="row" className={classes.rowTitles}>
-          {sheet.sided && (
-            <span role="columnheader" className={`${classes.left} ${classes.leftTitle}`}>
-              <small>{order('left')}</small> LEFT LEADS <SideNotch side="left" />
-            </span>
+    <div className={sided ? classes.spread : classes.even} role="table" aria-label={title}>
+      <div role="row" className={classes.rowTitles}>
+        {sided && (
+          <span role="columnheader" className={`${classes.left} ${classes.leftTitle}`}>
+            <small>{order('left')}</small> {words.leads.left} <SideNotch side="left" />
+          </span>
+        )}
+        <span role="columnheader" className={classes.middle}>
+          {block.centre}
+        </span>
+        <span role="columnheader" className={`${classes.right} ${classes.rightTitle}`}>
+          {sided ? (
+            <>
+              <SideNotch side="right" /> {words.leads.right} <small>{order('right')}</small>
+            </>
+          ) : (
+            words.alike
           )}
-          <span role="columnheader" className={classes.middle}>
-            {numbered ? 'breath' : 'where'}
-          </span>
-          <span role="columnheader" className={`${classes.right} ${classes.rightTitle}`}>
-            {sheet.sided ? (
-              <>
-                <SideNotch side="right" /> RIGHT LEADS <small>{order('right')}</small>
-              </>
-            ) : (
-              'BOTH SIDES ALIKE'
-            )}
-          </span>
-        </div>
-        {rows.map((row, i) => (
-          <div role="row" key={row.id} className={classes.row}>
-            {sheet.sided && <Half row={row} side="left" number={numbered ? i + 1 : 0} />}
-            <span role="cell" className={classes.middle}>
-              {row.breath ? (
-                <span className={classes.phase}>
-                  <small>{BREATH_WORDS[row.breath]}</small>
-                  <BreathMark
-                    breath={row.breath}
-                    width={40}
-                    height={Math.max(
-                      22,
-                      Math.min((row.seconds / row.repeat) * PIXELS_A_SECOND, 200)
-                    )}
-                    decorative
-                  />
-                  <small>{row.repeat > 1 && `× ${row.repeat}`}</small>
-                </span>
-              ) : (
-                <small>{row.label}</small>
-              )}
-            </span>
-            <Half row={row} side="right" number={numbered ? i + 1 : 0} />
-          </div>
-        ))}
+        </span>
       </div>
-    </section>
+      {block.rows.map((row, i) => {
+        const half = (side: Side) => (
+          <HalfRow
+            half={row[side]}
+            side={side}
+            number={block.numbered ? i + 1 : 0}
+            absent={block.absent}
+          />
+        )
+        return (
+          <div role="row" key={row.id} className={classes.row}>
+            {sided && half('left')}
+            <Centre row={row} sheet={sheet} />
+            {half('right')}
+          </div>
+        )
+      })}
+    </div>
   )
 }
 
-function Half({ row, side, number }: { row: SpreadRow; side: Side; number: number }) {
-  const parts = row[side]
+function Centre({ row, sheet }: { row: Row; sheet: Sheet }) {
+  const beside = row.beside.map((each) => <small key={each}>{each}</small>)
   return (
-    <span role="cell" className={classes[side]}>
-      {number > 0 && <small className={classes.at}>{number}</small>}
-      {row.figures?.[side] && (
-        <FigureSvg
-          className={classes.small}
-          drawing={drawnFigure(row.figures[side], false)}
-          label={`${wordsOf(parts)} (figure)`}
-        />
-      )}
-      {parts ? (
-        <Words parts={parts} side={side} />
+    <span role="cell" className={classes.middle}>
+      {row.breath ? (
+        <span className={classes.phase}>
+          <small>{labelsOf(sheet).breath[row.breath]}</small>
+          <BreathMark
+            breath={row.breath}
+            width={40}
+            height={Math.max(22, Math.min(row.seconds * PIXELS_A_SECOND, 200))}
+            decorative
+          />
+          <span className={classes.beside}>{beside}</span>
+        </span>
       ) : (
-        <span className={classes.soft}>not on this side</span>
+        <>
+          <small>{row.label}</small>
+          {beside}
+        </>
       )}
-      {parts && row.measured && <small className={classes.measured}>{row.measured[side]}</small>}
     </span>
   )
 }
 
-function Rung({ rung, at, sided }: { rung: SheetRung; at: number; sided: boolean }) {
+interface HalfProps {
+  half: Half | null
+  side: Side
+  number: number
+  absent: string
+}
+
+function HalfRow({ half, side, number, absent }: HalfProps) {
   return (
-    <li className={rung.reference ? classes.reference : undefined}>
-      <p>
-        <b>
-          {at} <bdi>{rung.name}</bdi>
-        </b>
-        {rung.reference && ' · the form described here'}
-      </p>
-      {rung.figure && (
-        <FigureSvg
-          className={classes.small}
-          drawing={drawnFigure(rung.figure, sided)}
-          label={`${rung.name} (figure)`}
-        />
+    <span role="cell" className={classes[side]}>
+      {number > 0 && <small className={classes.at}>{number}</small>}
+      {half?.drawn && <Figure of={half.drawn} small />}
+      {half ? (
+        <Words parts={half.words} side={side} />
+      ) : (
+        <span className={classes.soft}>{absent}</span>
       )}
-      <div className={classes.rungFacts}>
-        {rung.props.length > 0 && <p>With {rung.props.join(', ')}.</p>}
-        {rung.stay && <p>Stay {rung.stay}.</p>}
-        {rung.changes.map((change, i) => (
-          <p key={i}>{change}</p>
-        ))}
-        {rung.upWhen.map((sign, i) => (
-          <p key={i}>
-            <b>Up when</b> {sign}
-          </p>
-        ))}
-        {rung.downWhen.map((sign, i) => (
-          <p key={i}>
-            <b>Down when</b> {sign}
-          </p>
-        ))}
-      </div>
-    </li>
+      {half?.measured && <small className={classes.measured}>{half.measured}</small>}
+    </span>
   )
 }

@@ -1,4 +1,5 @@
-import { drawnSpine, durationWords, PART_WORDS, type SpineStretch } from '@/core/breath'
+import { drawnSpine, type SpineStretch } from '@/core/breath'
+import { LABELS } from '@/core/language'
 import classes from './Spine.module.css'
 
 interface Props {
@@ -7,23 +8,26 @@ interface Props {
   length: number
   /** Runs to the right in place of down. */
   lies?: boolean
+  /** What it says, when it was told elsewhere already. */
+  label?: string
 }
 
 const BREADTH = 26
 
 /** One pass through the pose to scale: every second has the same length. */
-export function Spine({ spine, length, lies = false }: Props) {
+export function Spine({ spine, length, lies = false, label }: Props) {
   const drawn = drawnSpine(spine, { length, breadth: BREADTH }, lies)
   if (drawn.stretches.length === 0) return null
   const at = (from: number) => (lies ? `translate(${from} 0)` : `translate(0 ${from})`)
-  const label = `One side: ${drawn.parts
-    .map(({ part, seconds }) => `${PART_WORDS[part]} ${durationWords(seconds)}`)
-    .join(', ')}.`
+  const told = drawn.parts.map(({ part, seconds }) => ({
+    part: LABELS.passes[part] ?? part,
+    seconds,
+  }))
   return (
     <div className={lies ? classes.lying : classes.standing}>
       <svg
         role="img"
-        aria-label={label}
+        aria-label={label ?? LABELS.sheet.oneSide(told)}
         viewBox={lies ? `0 0 ${length} ${BREADTH}` : `0 0 ${BREADTH} ${length}`}
         width={lies ? '100%' : BREADTH}
         height={lies ? undefined : length}
@@ -40,7 +44,7 @@ export function Spine({ spine, length, lies = false }: Props) {
         ))}
       </svg>
       <div className={classes.parts} aria-hidden>
-        {drawn.parts.map(({ part, from, length: long, seconds }, i) => (
+        {drawn.parts.map(({ from, length: long, seconds }, i) => (
           <div
             key={i}
             className={classes.part}
@@ -51,7 +55,7 @@ export function Spine({ spine, length, lies = false }: Props) {
             }
           >
             <span>
-              {PART_WORDS[part]} <b>{durationWords(seconds)}</b>
+              {told[i]!.part} <b>{LABELS.duration(seconds)}</b>
             </span>
           </div>
         ))}

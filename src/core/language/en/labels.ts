@@ -1,0 +1,246 @@
+import type {
+  Base,
+  Breath,
+  Card,
+  Manner,
+  On,
+  Pace,
+  Region,
+  SectionId,
+  Side,
+  Spine,
+  StepList,
+  Stay,
+  Verdict,
+} from '../../card'
+
+/** English: what the parts of a card, of a sheet and of a finding are called. */
+
+const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
+const tenth = (value: number) => Math.round(value * 10) / 10
+
+const verdict: Record<Verdict, string> = {
+  avoid: 'avoid',
+  'ask-first': 'ask first',
+  change: 'change',
+  fine: 'fine',
+}
+const breath: Record<Breath, string> = {
+  in: 'in',
+  out: 'out',
+  'hold-in': 'hold in',
+  'hold-out': 'hold out',
+  free: 'free',
+}
+const on: Record<On, string> = {
+  both: 'both sides',
+  'first-only': 'first side only',
+  'second-only': 'second side only',
+  'left-only': 'left side only',
+  'right-only': 'right side only',
+}
+const base: Record<Base, string> = {
+  standing: 'Standing',
+  kneeling: 'Kneeling',
+  seated: 'Seated',
+  prone: 'Prone, on the front',
+  supine: 'Supine, on the back',
+  'side-lying': 'Side-lying',
+  hands: 'On the hands',
+  inverted: 'Inverted',
+}
+const spine: Record<Spine, string> = {
+  lengthen: 'lengthen',
+  forward: 'forward',
+  back: 'back',
+  side: 'side',
+  twist: 'twist',
+}
+const manner: Record<Manner, string> = {
+  held: 'held',
+  moving: 'moving',
+  restorative: 'restorative',
+}
+const region: Record<Region, string> = {
+  feet: 'feet',
+  ankles: 'ankles',
+  knees: 'knees',
+  'hips and pelvis': 'hips and pelvis',
+  'low back': 'low back',
+  'ribs and upper back': 'ribs and upper back',
+  shoulders: 'shoulders',
+  elbows: 'elbows',
+  'wrists and hands': 'wrists and hands',
+  'neck and head': 'neck and head',
+  gaze: 'gaze',
+}
+const status = { draft: 'draft', review: 'in review', approved: 'approved' }
+
+const sections: Record<SectionId, string> = {
+  name: 'Name and family',
+  when: 'Whom and when',
+  setup: 'Set-up',
+  enter: 'Coming in',
+  alignment: 'Alignment',
+  stay: 'The stay',
+  mistakes: 'What goes wrong',
+  cautions: 'Cautions',
+  ladder: 'The ladder',
+  exit: 'Coming out',
+  rest: 'Rest and counter',
+}
+
+/** Headings of a sheet, by the field of the card that they hold, where there is one. */
+const parts: Partial<Record<keyof Card | 'sizes' | 'conventions', string>> = {
+  setUp: 'Set-up',
+  enter: 'Coming in',
+  stay: 'The stay, and the time it all takes',
+  otherWay: 'The other way',
+  alignment: 'Alignment',
+  exit: 'Coming out',
+  sizes: 'For a person’s size',
+  betweenSides: 'Between the sides',
+  mistakes: 'What goes wrong',
+  cautions: 'Cautions',
+  ladder: 'The ladder, most demanding on top',
+  counter: 'Follow with',
+  conventions: 'In our school',
+  effects: 'Said of this pose',
+  assists: 'Touch, only with consent, asked each time',
+  notes: 'Notes',
+}
+
+/** Stretches of the ribbon: one pass through the pose. */
+const passes: Partial<Record<StepList | 'stay', string>> = {
+  enter: 'coming in',
+  stay: 'the stay',
+  otherWay: 'the other way',
+  exit: 'coming out',
+}
+
+/** Of a stay: `5 breaths, 2 times`. */
+function stay(stay: Stay): string {
+  const told: string[] = []
+  if (stay.breaths !== undefined) told.push(count(stay.breaths, 'breath'))
+  if (stay.seconds) {
+    const [least, most] = stay.seconds
+    const minutes = least >= 60 && least % 30 === 0 && most % 30 === 0
+    const unit = minutes ? 60 : 1
+    const span = least === most ? `${least / unit}` : `${least / unit} to ${most / unit}`
+    told.push(
+      `${span} ${minutes ? (most === 60 ? 'minute' : 'minutes') : most === 1 ? 'second' : 'seconds'}`
+    )
+  }
+  if (stay.repeats > 1) told.push(count(stay.repeats, 'time'))
+  if (stay.restBetween) told.push(`${count(stay.restBetween.breaths, 'breath')} of rest between`)
+  return told.join(', ')
+}
+
+/** A length of time, to a tenth of a second below a minute: `2 min 8 s`. */
+function duration(seconds: number): string {
+  if (seconds < 60) return `${tenth(seconds)} s`
+  const whole = Math.round(seconds)
+  const rest = whole % 60
+  return rest ? `${Math.floor(whole / 60)} min ${rest} s` : `${whole / 60} min`
+}
+
+/** A pace: `4 s in, 4 s out`. */
+const pace = ({ in: inward, holdIn, out, holdOut }: Pace): string =>
+  [
+    `${inward} s in`,
+    holdIn ? `hold ${holdIn} s` : '',
+    `${out} s out`,
+    holdOut ? `hold ${holdOut} s` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+
+/** The gap after a meal and the time of day; empty when neither is given. */
+function when({ mealGapHours, timeOfDay }: Card['when']): string {
+  const gap =
+    mealGapHours === undefined
+      ? ''
+      : mealGapHours === 0
+        ? 'also straight after a meal'
+        : `${count(mealGapHours, 'hour')} after a meal`
+  return [gap, timeOfDay].filter(Boolean).join('; ')
+}
+
+const sheet = {
+  leads: { left: 'left leads', right: 'right leads' },
+  order: { first: 'first', second: 'second' },
+  alike: 'both sides alike',
+  centre: { breath: 'breath', where: 'where' },
+  /** In the place of a line that is not said on a side. */
+  notHere: 'not on this side',
+  /** In the place of a half that no pack can write. */
+  notWritten: (language: string) =>
+    `not written for this side: Notula knows no side words of “${language}” yet`,
+  also: (names: string[]) => `also ${names.join(', ')}`,
+  spine: (direction: Spine) => `spine: ${spine[direction]}`,
+  sides: { even: 'even', sided: 'sided' },
+  namedBy: (words: string) => `side named by the ${words}`,
+  first: (side: Side) => `${side} first`,
+  writtenIn: (language: string) => `written in ${language}`,
+  start: 'Start',
+  props: 'Props',
+  note: 'Note',
+  paced: (of: Pace) => `breath ${pace(of)}`,
+  /** The time a card takes; `side` and `between` for one with two sides. */
+  time: (total: number, side?: number, between?: number) =>
+    side === undefined
+      ? `${duration(total)} in all`
+      : `${duration(total)} in all: ${duration(side)} a side, ${duration(between!)} between`,
+  oneSide: (of: { part: string; seconds: number }[]) =>
+    `One side: ${of.map(({ part, seconds }) => `${part} ${duration(seconds)}`).join(' · ')}`,
+  times: (n: number) => `× ${n}`,
+  cycle: 'cycle',
+  seconds: (n: number) => `${tenth(n)} s`,
+  say: ['Say: “', '”'] as const,
+  breaksCue: (region: string, cue: string) => `breaks the cue on ${region}: ${cue}`,
+  reason: 'Reason:',
+  described: 'the form described here',
+  with: (props: string[]) => `With ${props.join(', ')}.`,
+  stays: (words: string, at: string) => `Stay ${[words, at].filter(Boolean).join(' · ')}.`,
+  inPlaceOf: (step: string) => `In place of “${step}”:`,
+  add: (after: string) => (after ? `Add after “${after}”:` : 'Add first:'),
+  leaveOut: (step: string) => `Leave out “${step}”`,
+  upWhen: 'Up when',
+  downWhen: 'Down when',
+  onBreath: (phase: Breath) => `On ${breath[phase]}:`,
+  figure: 'Figure',
+  figureOf: (what: string) => `figure of ${what}`,
+  theStart: 'the start',
+  statures: 'stature, cm',
+  usual: 'For usual proportions; look at the person, too.',
+  wanted: (name: string, read: string | null, target: string, tolerance: number, off: boolean) =>
+    read === null
+      ? `${name}: wanted ${target} ± ${tolerance}`
+      : `${name}: ${read}, ${off ? 'but ' : ''}wanted ${target} ± ${tolerance}`,
+}
+
+/** Said above the cautions of every card, until a school words it otherwise. */
+const cautionLead =
+  'Usual cautions, no diagnosis: what the student’s own clinician says comes first, and so do local rules. Any pain, tingling, pinching or shortness of breath: come out.'
+
+export const englishLabels = {
+  base,
+  spine,
+  manner,
+  breath,
+  verdict,
+  on,
+  region,
+  status,
+  sections,
+  parts,
+  passes,
+  stay,
+  duration,
+  pace,
+  when,
+  sheet,
+  cautionLead,
+}
+
+export type Labels = typeof englishLabels

@@ -1,0 +1,435 @@
+import { drawnSpine, paceOf, passSeconds, phaseSeconds, spineOf, timeOf, timesOf } from '../breath'
+import {
+  type Card,
+  conventionsOn,
+  type Cue,
+  type Rung,
+  type School,
+  type Side,
+  type Step,
+  type StepList,
+  stepLists,
+  stepsOf,
+} from '../card'
+import {
+  type Figure,
+  figureLedFrom,
+  finalFigure,
+  handSizesOf,
+  type Keyframe,
+  measuredCue,
+  measureWords,
+  shownMeasures,
+  sizesOf,
+  sizeWords,
+  STATURES,
+} from '../figure'
+import type { Labels } from '../language'
+import { otherSide, plainText, type SideOptions, stretches } from '../sides'
+import { type Block, bold, type Drawn, ink, type Item, type Line, type Row, soft } from './blocks'
+
+/** What the parts of a sheet are laid out from. */
+export interface Laying {
+  card: Card
+  school: School
+  labels: Labels
+  /** Names of other cards by id. */
+  titles: ReadonlyMap<string, string>
+  sided: boolean
+  firstSide: Side
+  /** The card led from each side; a side that no pack can write is null. */
+  led: Record<Side, Card | null>
+  /** The card as what is said once is said: for the side that is led first. */
+  spoken: Card
+  options: SideOptions
+  frames: readonly Keyframe[]
+  title: string
+}
+
+type Lay = (of: Laying) => Block[]
+
+const list = (...items: (Item | Item[] | null | false | undefined | '')[]): Block[] => {
+  const all = items.flat().filter((each): each is Item => Boolean(each))
+  return all.length ? [{ kind: 'list', items: all }] : []
+}
+const item = (...lines: Line[]): Item => ({
+  id: '',
+  lines: lines.filter((line) => line.length > 0),
+})
+
+/** A line cut into stretches; on a card with one form side words are words like others. */
+const cut = ({ sided, options }: Laying, text: string): Line =>
+  !text ? [] : sided ? stretches(text, options) : [ink(plainText(text, options))]
+
+/** Words in parentheses after a line. */
+const aside = (...words: (string | undefined)[]): Line => {
+  const told = words.filter(Boolean)
+  return told.length ? [soft(` (${told.join(', ')})`)] : []
+}
+const onOf = ({ labels }: Laying, { on }: { on: keyof Labels['on'] }) =>
+  on === 'both' ? '' : labels.on[on]
+
+const ledFigure = ({ card }: Laying, figure: Figure, side: Side) =>
+  figureLedFrom(card, figure, side)
+const formAt = ({ frames }: Laying, id: string) => frames.find((frame) => frame.id === id)?.figure
+
+function drawnForm(of: Laying, id: string, caption: string, side: Side): Drawn | undefined {
+  const figure = formAt(of, id)
+  return figure && { figure: ledFigure(of, figure, side), side, caption, letters: false }
+}
+
+const figures: Lay = (of) => {
+  const final = finalFigure(of.card)?.figure
+  if (!final) return []
+  const sides = of.sided ? (['left', 'right'] as const) : (['right'] as const)
+  const drawn = sides.map((side): Drawn => ({
+    figure: ledFigure(of, final, side),
+    side,
+    caption: of.sided ? `${of.title}, ${of.labels.sheet.leads[side]}` : of.title,
+    letters: of.sided,
+    shown: shownMeasures(of.card, side),
+  }))
+  return [{ kind: 'figures', drawn }]
+}
+
+/** A line that both halves share, or a line for each half. */
+function shared(of: Laying, label: string, pick: (half: Card) => string): Item | null {
+  const { led, labels, firstSide } = of
+  const [left, right] = [led.left && pick(led.left), led.right && pick(led.right)]
+  const text = right ?? left ?? ''
+  if (!text) return null
+  if (!of.sided || left === right || left === null || right === null)
+    return item([bold(`${label} `), ...cut(of, of.sided ? pick(led[firstSide] ?? of.card) : text)])
+  const half = (side: Side, words: string) => [
+    bold(`${label}, ${labels.sheet.leads[side]}: `),
+    ...cut(of, words),
+  ]
+  return item(half('left', left), half('right', right))
+}
+
+const setUp: Lay = (of) => {
+  const { card, labels, firstSide } = of
+  const caption = labels.sheet.theStart
+  const drawn = drawnForm(of, 'start', labels.sheet.figureOf(caption), firstSide)
+  const props = card.setUp.props.join(', ')
+  return list(
+    drawn && { id: 'start', lines: [], drawn: [drawn] },
+    shared(of, labels.sheet.start, (half) => half.setUp.place),
+    props && item([bold(`${labels.sheet.props} `), ink(props)]),
+    shared(of, labels.sheet.note, (half) => half.setUp.note)
+  )
+}
+
+/** What is told of the breath of a step beside its shape. */
+function besides({ labels }: Laying, step: Partial<Step>, times: number): string[] {
+  return [
+    step.seconds === undefined ? '' : labels.sheet.seconds(step.seconds),
+    times > 1 ? labels.sheet.times(times) : '',
+    step.cycle ? labels.sheet.cycle : '',
+  ].filter(Boolean)
+}
+
+const absentOf = ({ card, led, labels }: Laying) =>
+  led.left && led.right ? labels.sheet.notHere : labels.sheet.notWritten(card.language)
+
+const stepRows =
+  (field: StepList): Lay =>
+  (of) => {
+    const { card, school, led, sided, labels } = of
+    const pace = paceOf(card, school)
+    const rows = card[field].map((step, i): Row => {
+      const half = (side: Side) => {
+        const words = led[side]?.[field][i]?.text
+        if (words === undefined) return null
+        const drawn = drawnForm(of, `step ${step.id}`, labels.sheet.figureOf(words), side)
+        return { words: cut(of, words), ...(drawn ? { drawn } : {}) }
+      }
+      const repeat = timesOf(card, step)
+      return {
+        id: step.id,
+        left: sided ? half('left') : null,
+        right: half('right'),
+        label: '',
+        breath: step.breath,
+        seconds: phaseSeconds(step, pace),
+        repeat,
+        beside: besides(of, step, repeat),
+      }
+    })
+    if (rows.length === 0) return []
+    const { centre } = labels.sheet
+    return [{ kind: 'spread', centre: centre.breath, numbered: true, rows, absent: absentOf(of) }]
+  }
+
+function measuredOn(of: Laying, cue: Cue, side: Side): string | undefined {
+  const { card, labels } = of
+  if (!cue.measure) return undefined
+  const { name, target, tolerance, unit } = cue.measure
+  const found = measuredCue(card, card.alignment.indexOf(cue))
+  const across = name.replace(/^(left|right)\b/, (word) => otherSide(word as Side))
+  return labels.sheet.wanted(
+    side === card.writtenFor ? name : across,
+    found && measureWords(found.value, found.unit),
+    measureWords(target, unit),
+    tolerance,
+    found !== null && found.off > 0
+  )
+}
+
+const alignment: Lay = (of) => {
+  const { card, led, sided, labels } = of
+  if (card.alignment.length === 0) return []
+  const rows = card.alignment.map((cue): Row => {
+    const half = (side: Side) => {
+      const own = sided ? led[side]?.alignment.find(({ id }) => id === cue.id) : cue
+      if (!own) return null
+      const measured = measuredOn(of, cue, side)
+      return { words: cut(of, own.text), ...(measured === undefined ? {} : { measured }) }
+    }
+    return {
+      id: cue.id,
+      left: sided ? half('left') : null,
+      right: half('right'),
+      label: labels.region[cue.region],
+      breath: null,
+      seconds: 0,
+      repeat: 1,
+      beside: [onOf(of, cue)].filter(Boolean),
+    }
+  })
+  const { centre } = labels.sheet
+  return [{ kind: 'spread', centre: centre.where, numbered: false, rows, absent: absentOf(of) }]
+}
+
+const stay: Lay = (of) => {
+  const { card, school, labels } = of
+  const told = labels.stay(card.stay)
+  const { left, right, between, total } = timeOf(card, school)
+  if (!told && right === 0) return []
+  const time =
+    right === 0
+      ? ''
+      : left === null
+        ? labels.sheet.time(total)
+        : labels.sheet.time(total, right, between)
+  const spine = spineOf(card, school)
+  const { parts } = drawnSpine(spine, { length: 1, breadth: 1 })
+  const passed = parts.map(({ part, seconds }) => ({ part: labels.passes[part] ?? part, seconds }))
+  const pace = labels.sheet.paced(paceOf(card, school))
+  return [
+    ...list(item([ink([told, pace].filter(Boolean).join(' · '))], time ? [ink(time)] : [])),
+    ...(passSeconds(card, school) > 0
+      ? [{ kind: 'ribbon' as const, spine, told: labels.sheet.oneSide(passed) }]
+      : []),
+  ]
+}
+
+const sizes: Lay = (of) => {
+  const { card, spoken, firstSide, labels, options } = of
+  const final = finalFigure(card)?.figure
+  const props = [...card.setUp.props, ...card.ladder.flatMap((rung) => rung.props)]
+  const onRungs = spoken.ladder.flatMap((rung) => {
+    const figure = rung.reference ? undefined : formAt(of, `rung ${rung.id}`)
+    if (!figure) return []
+    return handSizesOf(ledFigure(of, figure, firstSide)).map((row) => ({
+      ...row,
+      what: `${plainText(rung.name, options)}: ${row.what}`,
+    }))
+  })
+  const own = final ? sizesOf(ledFigure(of, final, firstSide), props, firstSide) : []
+  const rows = [...own, ...onRungs].map(({ what, unit, values, told }) => ({
+    what,
+    cells: values.map((value, i) => ({
+      value: sizeWords(value, unit),
+      ...(told ? { told: told[i]! } : {}),
+    })),
+  }))
+  const head = [labels.sheet.statures, ...STATURES.map(String)]
+  return rows.length ? [{ kind: 'table', head, rows, note: labels.sheet.usual }] : []
+}
+
+const betweenSides: Lay = (of) => {
+  const { card, spoken, sided, labels } = of
+  const { breaths, text } = card.betweenSides
+  if (!text && breaths === undefined) return []
+  const told =
+    sided || breaths !== undefined ? labels.stay({ breaths: breaths ?? 1, repeats: 1 }) : ''
+  return list(item([ink(told ? `${told}. ` : ''), ...cut(of, spoken.betweenSides.text)]))
+}
+
+const mistakes: Lay = (of) => {
+  const { spoken, card, labels, options } = of
+  const [opens, closes] = labels.sheet.say
+  const cueWords = (id: string) => {
+    const cue = spoken.alignment.find((each) => each.id === id)
+    if (!cue) return id
+    return labels.sheet.breaksCue(labels.region[cue.region], plainText(cue.text, options))
+  }
+  return list(
+    spoken.mistakes.map((each, i) =>
+      item(
+        [
+          ...cut(of, each.seen).map((part) => ({ ...part, bold: true as const })),
+          ...aside(onOf(of, each)),
+        ],
+        cut(of, each.why).map((part) => ({ ...part, soft: true as const })),
+        each.say ? [ink(opens), ...cut(of, each.say), ink(closes)] : [],
+        card.mistakes[i]!.cue === undefined ? [] : [soft(cueWords(each.cue!))]
+      )
+    )
+  )
+}
+
+const cautions: Lay = (of) => {
+  const { spoken, card, school, labels, options } = of
+  if (card.cautions.length === 0) return []
+  const rungName = (id: string) => {
+    const rung = spoken.ladder.find((each) => each.id === id)
+    return rung ? plainText(rung.name, options) || id : id
+  }
+  return list(
+    item([soft(school.cautionLead)]),
+    spoken.cautions.map(({ condition, verdict, rung, say, reason }): Item => ({
+      id: '',
+      verdict,
+      lines: [
+        [
+          bold(`${condition}: ${labels.verdict[verdict]}`),
+          ink(`${rung === undefined ? '' : ` (${rungName(rung)})`}. `),
+          ...cut(of, say),
+          ...(reason === undefined ? [] : [soft(` ${labels.sheet.reason} ${reason}`)]),
+        ],
+      ],
+    }))
+  )
+}
+
+function changes(of: Laying, rung: Rung): Line[] {
+  const { spoken, labels } = of
+  const steps = new Map(
+    [...stepsOf(spoken).map(({ step }) => step), ...rung.steps.add.map(({ step }) => step)].map(
+      ({ id, text }) => [id, plainText(text, of.options)]
+    )
+  )
+  const words = (id: string) => steps.get(id) ?? id
+  const phase = (step: Partial<Step>) => [
+    step.breath && labels.breath[step.breath],
+    ...besides(of, step, step.repeat ?? 1),
+  ]
+  return [
+    ...rung.steps.replace.map((each) => [
+      ink(`${labels.sheet.inPlaceOf(words(each.step))} `),
+      ...cut(of, each.text),
+      ...aside(...phase(each)),
+    ]),
+    ...rung.steps.add.map(({ after, step }) => [
+      ink(`${labels.sheet.add(after === undefined ? '' : words(after))} `),
+      ...cut(of, step.text),
+      ...aside(...phase(step)),
+    ]),
+    ...rung.steps.omit.map((id) => [ink(labels.sheet.leaveOut(words(id)))]),
+  ]
+}
+
+/** From the most demanding down to the most supported, as rungs are drawn. */
+const ladder: Lay = (of) => {
+  const { spoken, firstSide, labels, sided } = of
+  if (spoken.ladder.length === 0) return []
+  const final = finalFigure(of.card)?.id
+  const rungs = spoken.ladder.map((rung, i): Item => {
+    const name = plainText(rung.name, of.options)
+    const signs = (label: string, all: string[]) =>
+      all.map((sign) => [bold(`${label} `), ...cut(of, sign)])
+    const figureOf = labels.sheet.figureOf(name)
+    const own = rung.stay && labels.stay(rung.stay)
+    const pace = rung.stay?.pace ? labels.sheet.paced(rung.stay.pace) : ''
+    const drawn = drawnForm(of, `rung ${rung.id}`, figureOf, firstSide)
+    const added = rung.steps.add.flatMap(({ step }) => {
+      const each = drawnForm(of, `step ${step.id}`, labels.sheet.figureOf(step.text), firstSide)
+      return each ? [each] : []
+    })
+    return {
+      id: rung.id,
+      ...(rung.reference ? { marked: true } : {}),
+      lines: [
+        [bold(`${i + 1} ${name}`), ink(rung.reference ? ` · ${labels.sheet.described}` : '')],
+        rung.props.length ? [ink(labels.sheet.with(rung.props))] : [],
+        own === undefined ? [] : [ink(labels.sheet.stays(own, pace))],
+        ...changes(of, rung),
+        ...signs(labels.sheet.upWhen, rung.upWhen),
+        ...signs(labels.sheet.downWhen, rung.downWhen),
+      ].filter((line) => line.length > 0),
+      // The form described stands large above.
+      drawn: [
+        ...(drawn && final !== `rung ${rung.id}` ? [{ ...drawn, letters: sided }] : []),
+        ...added,
+      ],
+    }
+  })
+  return [{ kind: 'rungs', items: rungs.reverse() }]
+}
+
+const counter: Lay = ({ card, titles }) =>
+  list(
+    card.counter.length > 0 &&
+      item([ink(card.counter.map((id) => titles.get(id) ?? id).join(', '))])
+  )
+
+const conventions: Lay = ({ card, school }) =>
+  list(
+    conventionsOn(card, school.conventions).map(({ title, answer }) =>
+      item([bold(`${title}: `), ink(answer)])
+    )
+  )
+
+const effects: Lay = ({ card }) =>
+  list(
+    card.effects.map(({ text, basis, source }) =>
+      item([ink(text), soft(` (${[basis, source].filter(Boolean).join(': ')})`)])
+    )
+  )
+
+const assists: Lay = (of) =>
+  list(
+    of.spoken.assists.map((each) =>
+      item([
+        ink(each.breath ? `${of.labels.sheet.onBreath(each.breath)} ` : ''),
+        ...cut(of, each.text),
+        ...aside(onOf(of, each)),
+      ])
+    )
+  )
+
+const notes: Lay = ({ card }) =>
+  list(card.notes ? card.notes.split('\n').map((line) => item([ink(line || ' ')])) : null)
+
+/** The parts of a sheet in their order. */
+const PARTS: Record<string, Lay> = {
+  figures,
+  setUp,
+  enter: stepRows('enter'),
+  stay,
+  otherWay: stepRows('otherWay'),
+  alignment,
+  exit: stepRows('exit'),
+  sizes,
+  betweenSides,
+  mistakes,
+  cautions,
+  ladder,
+  counter,
+  conventions,
+  effects,
+  assists,
+  notes,
+}
+
+/** Lists of steps that have no place of their own stand before the way out. */
+export function layouts(): [id: string, lay: Lay][] {
+  const more = stepLists()
+    .filter(({ list: field }) => !(field in PARTS))
+    .map(({ list: field }): [string, Lay] => [field, stepRows(field)])
+  const all = Object.entries(PARTS)
+  const out = all.findIndex(([id]) => id === 'exit')
+  return [...all.slice(0, out), ...more, ...all.slice(out)]
+}
