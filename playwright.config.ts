@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { BROWSER_ARGS } from './scripts/lib.mjs'
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -13,16 +14,7 @@ export default defineConfig({
     acceptDownloads: true,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: BROWSER_ARGS,
     },
   },
 })

@@ -2,6 +2,7 @@ import { gunzipSync, gzipSync } from 'node:zlib'
 import { chromium as playwright } from '@playwright/test'
 import autocannon from 'autocannon'
 import {
+  BROWSER_ARGS,
   chromium,
   ensureBuild,
   ensureDatabase,
@@ -61,7 +62,7 @@ async function scripts(address, path) {
 async function shelfVisits(drawn, bare) {
   const browser = await playwright.launch({
     executablePath: chromium(),
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    args: BROWSER_ARGS,
   })
   try {
     const page = await (await browser.newContext()).newPage()

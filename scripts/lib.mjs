@@ -68,6 +68,17 @@ export function postgresBin() {
 export const chromium = () =>
   found('chromium') ?? found('chromium-browser') ?? found('google-chrome')
 
+/** How Debian's Chromium is started: headless, and asking nothing of the network by itself. */
+export const BROWSER_ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
 /** Debian packages that are wanted and not there. */
 function missingPackages({ postgres, browser }) {
   const wanted = []

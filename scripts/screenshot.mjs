@@ -1,5 +1,5 @@
 import { chromium as playwright } from '@playwright/test'
-import { chromium } from './lib.mjs'
+import { BROWSER_ARGS, chromium } from './lib.mjs'
 
 /**
  * Takes a picture of a page of the running app.
@@ -13,15 +13,7 @@ const value = (flag, other) => {
 
 const browser = await playwright.launch({
   executablePath: chromium(),
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: BROWSER_ARGS,
 })
 const page = await browser.newPage({
   viewport: { width: Number(value('--width', 1280)), height: Number(value('--height', 800)) },

@@ -1,11 +1,17 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020'
+import { Card, treeOf } from '@/core/card'
+import TREE from '@/core/card/tree.json'
 import { RULES, rulesPage } from '@/core/check'
 import { ANGLES, figureTablesPage, MEASURES } from '@/core/figure'
 import { cardSchema, readCard, writeJson, writeMarkdown } from '@/core/formats'
 
 test('docs/card.schema.json is fresh; run npm run docs when this fails', () => {
   expect(JSON.parse(readFileSync('docs/card.schema.json', 'utf8'))).toEqual(cardSchema())
+})
+
+test('the tree of a card’s parts is fresh; run npm run docs when this fails', () => {
+  expect(TREE).toEqual(treeOf(Card))
 })
 
 test('docs/rules.md is fresh; run npm run docs when this fails', () => {

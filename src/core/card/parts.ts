@@ -1,11 +1,13 @@
-import { z } from 'zod'
-import { Card } from './card'
-import { type Marks, MARKS, type StepsMark } from './marks'
+import type { Card } from './card'
+import type { Marks, StepsMark } from './marks'
+import TREE from './tree.json'
+import type { Node } from './treeOf'
 
 /**
- * The one walk over every part of a card. It is read off the schema: what a field is (words of a
- * side, words that are spoken, a link, a figure) is marked where the field is declared, and who
- * mirrors, checks, prints or draws asks for the parts that it works on.
+ * The one walk over every part of a card. Its tree is read off the schema (`treeOf`, kept in
+ * tree.json so that a page can walk a card without the library that checks it): what a field is
+ * (words of a side, words that are spoken, a link, a figure) is marked where it is declared, and
+ * who mirrors, checks, prints or draws asks for the parts that it works on.
  */
 
 /** What is known of a part of every card, before there is one. */
@@ -47,56 +49,6 @@ export interface Part extends Kind {
   owners: readonly { of: Owner; path: string; value: unknown }[]
 }
 
-type Node =
-  | { type: 'leaf'; kind: Kind }
-  | { type: 'list'; item: Node }
-  | { type: 'group'; of: Owner | null; fields: [key: string, node: Node][] }
-
-type Schema = z.core.$ZodType & { def: z.core.$ZodTypeDef }
-
-function unwrapped(schema: Schema): Schema {
-  const { innerType } = schema.def as { innerType?: Schema }
-  return innerType ? unwrapped(innerType) : schema
-}
-
-const KINDS: Record<string, Kind['kind']> = {
-  string: 'words',
-  number: 'number',
-  int: 'number',
-  tuple: 'number',
-  enum: 'choice',
-  literal: 'flag',
-  record: 'figure',
-}
-
-function nodeOf(schema: Schema, key: string, field: keyof Card | null, of: Owner): Node {
-  const inner = unwrapped(schema)
-  const marks = { ...MARKS.get(schema as never), ...MARKS.get(inner as never) }
-  const { type } = inner.def
-  if (type === 'array')
-    return {
-      type: 'list',
-      item: nodeOf((inner.def as unknown as { element: Schema }).element, key, field, of),
-    }
-  if (type === 'object') {
-    const owner = marks.owner ?? null
-    const shape = (inner as unknown as z.ZodObject).shape as Record<string, Schema>
-    const fields = Object.entries(shape).map(([name, each]): [string, Node] => [
-      name,
-      nodeOf(each, name, field ?? (name as keyof Card), owner ?? of),
-    ])
-    // What a part says itself comes before the parts that lie in it.
-    const own = fields.filter(([, node]) => node.type === 'leaf')
-    return {
-      type: 'group',
-      of: owner,
-      fields: [...own, ...fields.filter((each) => !own.includes(each))],
-    }
-  }
-  const kind = marks.kind ?? KINDS[type] ?? 'words'
-  return { type: 'leaf', kind: { ...marks, kind, key, field: field ?? (key as keyof Card), of } }
-}
-
 /** The tree with only those leaves in it that are wanted; null when none are. */
 function pruned(node: Node, want: Want): Node | null {
   if (node.type === 'leaf') return want(node.kind) ? node : null
@@ -115,13 +67,11 @@ function pruned(node: Node, want: Want): Node | null {
 export type Want = (kind: Kind) => boolean
 
 const trees = new WeakMap<Want, Node | null>()
-let whole: Node | undefined
 
 function treeOf(want: Want): Node | null {
   let tree = trees.get(want)
   if (tree === undefined) {
-    whole ??= nodeOf(Card as unknown as Schema, '', null, 'card')
-    tree = pruned(whole, want)
+    tree = pruned(TREE as Node, want)
     trees.set(want, tree)
   }
   return tree
@@ -240,10 +190,9 @@ export type StepList = NonNullable<
 
 let lists: ({ list: StepList } & StepsMark)[] | undefined
 export function stepLists(): readonly ({ list: StepList } & StepsMark)[] {
-  lists ??= Object.entries(Card.shape).flatMap(([list, schema]) => {
-    const { steps } = MARKS.get(schema as never) ?? {}
-    return steps ? [{ list: list as StepList, ...steps }] : []
-  })
+  lists ??= (TREE as Extract<Node, { type: 'group' }>).fields.flatMap(([list, node]) =>
+    node.type === 'list' && node.steps ? [{ list: list as StepList, ...node.steps }] : []
+  )
   return lists
 }
 
