@@ -1,4 +1,4 @@
-import { NotFoundPage } from '@/ui/cardView/CardPage'
+import { NotFoundPage } from '@/ui/chrome/NotFoundPage'
 
 export default function NotFound() {
   return <NotFoundPage />

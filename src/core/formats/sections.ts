@@ -5,7 +5,6 @@ import {
   figuresOf,
   formOf,
   type On,
-  ON,
   REGIONS,
   type Step,
   stepLists,

@@ -1,5 +1,5 @@
 import { Text, View } from '@react-pdf/renderer'
-import { type Ink, ink, type Line, pieces, wordsOf } from '@/core/print'
+import { type Line, pieces, wordsOf } from '@/core/print'
 import { GREY, s, type TextStyle, type ViewStyle } from './style'
 
 /** Wording on paper: stretches with their look, lines that are never cut by the end of a page. */

@@ -8,12 +8,12 @@ import {
   IconKeyboard,
   IconTrash,
 } from '@tabler/icons-react'
-import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { useRouter, useSearchParams } from 'next/navigation'
-import { type ComponentType, type ReactNode, useEffect, useRef, useState } from 'react'
+import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'
 import {
+  type Finding,
   type School,
   type SectionId,
   sectionOf,
@@ -25,13 +25,15 @@ import {
 import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
+import { later } from '../shared/later'
 import { SchoolContext } from '../shared/school'
 import classes from './Bench.module.css'
 import { SeverityMark } from '../shared/SeverityMark'
 import { CueList } from './CueList'
 import { dropDraft, readDraft } from './draft'
 import { OneFinding } from './FindingsAt'
-import { useFindings } from './findings'
+import { createFindings, FindingsContext, useFindings } from './findings'
+import { type KeyAction, keyOf } from './keys'
 import { NameSection } from './NameSection'
 import { Others } from './Others'
 import { Rail } from './Rail'
@@ -43,28 +45,25 @@ import { BenchContext, createBench, useBench, useBenchStore, useHistory } from '
 import { useSectionInView } from './useSectionInView'
 
 // The forms below the first screen are loaded after it.
-const WhenSection = later(() => import('./WhenSection').then((module) => module.WhenSection))
-const StaySection = later(() => import('./StaySection').then((module) => module.StaySection))
-const MistakesSection = later(() =>
-  import('./MistakesSection').then((module) => module.MistakesSection)
+const form = (height = 90) => <Skeleton height={height} />
+const WhenSection = later(() => import('./WhenSection').then((m) => m.WhenSection), form())
+const StaySection = later(() => import('./StaySection').then((m) => m.StaySection), form())
+const MistakesSection = later(
+  () => import('./MistakesSection').then((m) => m.MistakesSection),
+  form()
 )
-const CautionsSection = later(() =>
-  import('./CautionsSection').then((module) => module.CautionsSection)
+const CautionsSection = later(
+  () => import('./CautionsSection').then((m) => m.CautionsSection),
+  form()
 )
-const LadderSection = later(() => import('./LadderSection').then((module) => module.LadderSection))
-const RestSection = later(() => import('./RestSection').then((module) => module.RestSection))
-const OtherWay = later(() => import('./OtherWay').then((module) => module.OtherWay), 0)
-const CurveButton = later(() => import('./CurveButton').then((module) => module.CurveButton), 30)
-const PassTime = later(() => import('./PassTime').then((module) => module.PassTime), 0)
-const Palette = dynamic(() => import('./Palette').then((module) => module.Palette), { ssr: false })
-const KeyMap = dynamic(() => import('./KeyMap').then((module) => module.KeyMap), { ssr: false })
-const StaleDialog = dynamic(() => import('./StaleDialog').then((module) => module.StaleDialog), {
-  ssr: false,
-})
-
-function later(load: () => Promise<ComponentType>, height = 90) {
-  return dynamic(load, { ssr: false, loading: () => <Skeleton height={height} /> })
-}
+const LadderSection = later(() => import('./LadderSection').then((m) => m.LadderSection), form())
+const RestSection = later(() => import('./RestSection').then((m) => m.RestSection), form())
+const OtherWay = later(() => import('./OtherWay').then((m) => m.OtherWay))
+const CurveButton = later(() => import('./CurveButton').then((m) => m.CurveButton), form(30))
+const PassTime = later(() => import('./PassTime').then((m) => m.PassTime))
+const Palette = later(() => import('./Palette').then((m) => m.Palette))
+const KeyMap = later(() => import('./KeyMap').then((m) => m.KeyMap))
+const StaleDialog = later(() => import('./StaleDialog').then((m) => m.StaleDialog))
 
 interface Props {
   stored: ServerCard & { status: string }
@@ -80,6 +79,7 @@ export function Bench({ stored, school }: Props) {
     name.current = author
   }, [author])
   const [saver, setSaver] = useState<Saver | null>(null)
+  const [findings] = useState(() => createFindings(store, school))
 
   useEffect(() => {
     const made = createSaver(store, stored.version, () => name.current)
@@ -102,15 +102,19 @@ export function Bench({ stored, school }: Props) {
     }
   }, [store, stored])
 
+  useEffect(() => findings.start(), [findings])
+
   return (
     <SchoolContext.Provider value={school}>
       <BenchContext.Provider value={store}>
-        <Header>
-          <Others id={stored.card.id} author={author} />
-          {saver && <SaveMark saver={saver} />}
-        </Header>
-        <Desk saver={saver} status={stored.status} />
-        {saver && <WhenStale saver={saver} />}
+        <FindingsContext.Provider value={findings}>
+          <Header>
+            <Others id={stored.card.id} author={author} />
+            {saver && <SaveMark saver={saver} />}
+          </Header>
+          <Page saver={saver} status={stored.status} />
+          {saver && <WhenStale saver={saver} />}
+        </FindingsContext.Provider>
       </BenchContext.Provider>
     </SchoolContext.Provider>
   )
@@ -147,7 +151,7 @@ function WhenStale({ saver }: { saver: Saver }) {
   return save.state === 'stale' ? <StaleDialog current={save.current} saver={saver} /> : null
 }
 
-function Desk({ saver, status }: { saver: Saver | null; status: string }) {
+function Page({ saver, status }: { saver: Saver | null; status: string }) {
   const [keysShown, setKeysShown] = useState(false)
   const here = useSectionInView(SECTIONS.map((section) => section.id))
   const bench = useBenchStore()
@@ -155,23 +159,19 @@ function Desk({ saver, status }: { saver: Saver | null; status: string }) {
 
   useEffect(() => {
     function keyDown(event: KeyboardEvent) {
-      const command = event.ctrlKey || event.metaKey
       const { undo, redo } = bench.temporal.getState()
-      const key = event.key.toLowerCase()
-      if (command && !event.altKey && key === 'z') {
-        event.preventDefault()
-        if (event.shiftKey) redo()
-        else undo()
-      } else if (command && key === 'y') {
-        event.preventDefault()
-        redo()
-      } else if (command && key === 's') {
-        event.preventDefault()
-        void saver?.flush()
-      } else if (event.altKey && event.key === '.') {
-        event.preventDefault()
-        takeMend(event.target)
-      } else if (event.key === '?' && !isText(event.target)) setKeysShown(true)
+      const work: Partial<Record<KeyAction, () => void>> = {
+        undo: () => undo(),
+        redo: () => redo(),
+        save: () => void saver?.flush(),
+        'take-mend': () => takeMend(event.target),
+        ...(isText(event.target) ? {} : { 'show-keys': () => setKeysShown(true) }),
+      }
+      const action = keyOf(event)
+      const done = action && work[action]
+      if (!done) return
+      event.preventDefault()
+      done()
     }
     window.addEventListener('keydown', keyDown)
     return () => window.removeEventListener('keydown', keyDown)
@@ -279,8 +279,11 @@ function Section({ id, children }: { id: SectionId; children: ReactNode }) {
 
 /** Findings about the section as a whole; those about a line stand beside it. */
 function SectionFindings({ id }: { id: SectionId }) {
-  const here = useFindings().filter(
-    (finding) => sectionOf(finding.where) === id && !finding.where.includes('[')
+  const here = useFindings(
+    useCallback(
+      (finding: Finding) => sectionOf(finding.where) === id && !finding.where.includes('['),
+      [id]
+    )
   )
   return (
     <div className={classes.findings}>
@@ -292,12 +295,13 @@ function SectionFindings({ id }: { id: SectionId }) {
 }
 
 function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
-  const card = useBench((state) => state.card)
+  const id = useBench((state) => state.card.id)
+  const title = useBench((state) => titleOf(state.card))
   const router = useRouter()
   const { undo, redo } = useBenchStore().temporal.getState()
   // Deleting is no question: the card lies in the bin and can be put back.
   const bin = () =>
-    api(`/api/cards/${card.id}`, { method: 'DELETE' })
+    api(`/api/cards/${id}`, { method: 'DELETE' })
       .then(() => router.push('/bin'))
       .catch(() => undefined)
   const canUndo = useHistory((state) => state.pastStates.length > 0)
@@ -305,7 +309,7 @@ function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
   return (
     <div className={classes.head}>
       <h1 className={classes.title}>
-        <bdi>{titleOf(card)}</bdi>
+        <bdi>{title}</bdi>
       </h1>
       <div className={classes.actions}>
         <Act label="Undo" disabled={!canUndo} onClick={() => undo()}>
@@ -317,22 +321,17 @@ function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
         <Act label="Keys (?)" onClick={onKeys}>
           <IconKeyboard size={18} />
         </Act>
-        <StatusSelect id={card.id} status={status} />
-        <Act label="Versions" onClick={() => router.push(`/cards/${card.id}/history`)}>
+        <StatusSelect id={id} status={status} />
+        <Act label="Versions" onClick={() => router.push(`/cards/${id}/history`)}>
           <IconHistory size={18} />
         </Act>
         <Act label="Put this card into the bin" onClick={() => void bin()}>
           <IconTrash size={18} />
         </Act>
-        <Button
-          component={Link}
-          href={`/cards/${card.id}/figure`}
-          variant="default"
-          size="compact-md"
-        >
+        <Button component={Link} href={`/cards/${id}/figure`} variant="default" size="compact-md">
           Figure
         </Button>
-        <Button component={Link} href={`/cards/${card.id}`} variant="default" size="compact-md">
+        <Button component={Link} href={`/cards/${id}`} variant="default" size="compact-md">
           Read and print
         </Button>
       </div>

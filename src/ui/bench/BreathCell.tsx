@@ -10,8 +10,14 @@ import { useBench, useBenchStore } from './store'
 
 const PIXELS_A_SECOND = 12
 
+interface CellProps {
+  item: Step
+  index: number
+  list: ListName
+}
+
 /** One segment of the breath spine: the shape says the phase, the height says the seconds. */
-export function BreathCell({ step, index, list }: { step: Step; index: number; list: ListName }) {
+export function BreathCell({ item: step, index, list }: CellProps) {
   const bench = useBenchStore()
   const stay = useBench((state) => state.card.stay)
   const moving = useBench((state) => state.card.manner === 'moving')

@@ -66,6 +66,17 @@ export function CautionsSection() {
                 name={`Caution ${at}, say`}
               />
             </LineSpread>
+            <TextInput
+              size="xs"
+              aria-label={`Reason of caution ${at}`}
+              placeholder="reason, where it overrides what is usual"
+              dir="auto"
+              value={caution.reason ?? ''}
+              onChange={(event) =>
+                set({ reason: dropUnwritable(event.currentTarget.value) || undefined })
+              }
+              style={{ flex: '1 1 100%' }}
+            />
             {caution.reason !== undefined && (
               <TextInput
                 aria-label={`Reason of caution ${at}`}

@@ -1,15 +1,19 @@
 'use client'
 
-import { lazy, Suspense, useState } from 'react'
+import { useState } from 'react'
 import { type Cue, ON, ON_WORDS, REGIONS } from '@/core/card'
+import { later } from '../shared/later'
 import classes from './CueCell.module.css'
 import { useBench, useBenchStore } from './store'
 
 // The figure is large: it comes when a cue is measured.
-const CueMeasure = lazy(() => import('./CueMeasure'))
+const CueMeasure = later(
+  () => import('./CueMeasure').then((module) => module.default),
+  <span className={classes.measured}>…</span>
+)
 
 /** The middle of an alignment row: where on the body, and on which side. */
-export function CueCell({ cue, index }: { cue: Cue; index: number }) {
+export function CueCell({ item: cue, index }: { item: Cue; index: number }) {
   const bench = useBenchStore()
   const sided = useBench((state) => state.card.sides === 'sided')
   const [measuring, setMeasuring] = useState(false)
@@ -42,9 +46,7 @@ export function CueCell({ cue, index }: { cue: Cue; index: number }) {
         </select>
       )}
       {cue.measure || measuring ? (
-        <Suspense fallback={<span className={classes.measured}>…</span>}>
-          <CueMeasure cue={cue} index={index} opened={measuring} onOpen={setMeasuring} />
-        </Suspense>
+        <CueMeasure cue={cue} index={index} opened={measuring} onOpen={setMeasuring} />
       ) : (
         <button
           className={`${classes.measured} ${classes.quiet}`}

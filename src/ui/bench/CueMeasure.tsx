@@ -1,11 +1,11 @@
 'use client'
 
 import { Button, Group, NativeSelect, NumberInput, Popover, Text } from '@mantine/core'
-import { useState } from 'react'
-import type { Cue } from '@/core/card'
+import { useCallback, useState } from 'react'
+import type { Card, Cue } from '@/core/card'
 import { measuredCue, MEASURES, type MeasureInfo, measureWords } from '@/core/figure'
 import classes from './CueCell.module.css'
-import { useBench, useBenchStore } from './store'
+import { useBenchStore, useDerived } from './store'
 
 const WORDS = ['front', 'back', 'lead', 'other', 'top', 'bottom', 'left', 'right']
 const CHOICES = MEASURES.filter((info) => info.name !== 'load share')
@@ -31,8 +31,7 @@ export default function CueMeasure({
   onOpen: (open: boolean) => void
 }) {
   const bench = useBenchStore()
-  const card = useBench((state) => state.card)
-  const found = cue.measure ? measuredCue(card, index) : null
+  const found = useDerived(useCallback((card: Card) => measuredCue(card, index), [index]))
   const set = (measure: Cue['measure']) =>
     bench.getState().set(`alignment[${index}].measure`, measure)
   const { word, info } = partsOf(cue.measure?.name ?? `${WORDS[0]} ${CHOICES[0]!.name}`)

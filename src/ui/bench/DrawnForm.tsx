@@ -1,9 +1,23 @@
 'use client'
 
-import { type Side, titleOf } from '@/core/card'
+import { useCallback } from 'react'
+import { type Card, type Side, titleOf } from '@/core/card'
 import { drawnFigure, figureLedFrom, finalFigure, keyframesOf, shownMeasures } from '@/core/figure'
 import { FigureSvg } from '../shared/FigureSvg'
-import { useBench } from './store'
+import { useBench, useDerived } from './store'
+
+const frameAt = (card: Card, where?: string) =>
+  where === undefined
+    ? finalFigure(card)
+    : keyframesOf(card).frames.find((each) => each.where === where)
+
+const aboutForm = (card: Card, where: string | undefined, side: Side) => ({
+  id: frameAt(card, where)?.id,
+  title: titleOf(card),
+  sides: card.sides,
+  writtenFor: card.writtenFor,
+  shown: shownMeasures(card, side),
+})
 
 /**
  * A form of the card on the bench, small, led from one side.
@@ -18,22 +32,20 @@ export default function DrawnForm({
   side: Side
   className?: string
 }) {
-  const card = useBench((state) => state.card)
-  const frame =
-    where === undefined
-      ? finalFigure(card)
-      : keyframesOf(card).frames.find((each) => each.where === where)
-  if (!frame) return null
-  const figure = figureLedFrom(card, frame.figure, side)
+  const kept = useBench((state) => frameAt(state.card, where)?.figure)
+  const { id, title, sides, writtenFor, shown } = useDerived(
+    useCallback((card: Card) => aboutForm(card, where, side), [where, side])
+  )
+  if (!kept) return null
+  const sided = sides === 'sided'
+  const figure = figureLedFrom({ sides, writtenFor }, kept, side)
   const drawing =
-    where === undefined
-      ? drawnFigure(figure, card.sides === 'sided', shownMeasures(card, side))
-      : drawnFigure(figure, false)
+    where === undefined ? drawnFigure(figure, sided, shown) : drawnFigure(figure, false)
   return (
     <FigureSvg
       drawing={drawing}
       className={className}
-      label={`${titleOf(card)}, ${frame.id}${card.sides === 'sided' ? `, ${side} leads` : ''}`}
+      label={`${title}, ${id}${sided ? `, ${side} leads` : ''}`}
     />
   )
 }

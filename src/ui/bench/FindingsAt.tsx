@@ -1,16 +1,19 @@
 'use client'
 
 import { Kbd } from '@mantine/core'
-import { applyPatches, type Finding } from '@/core/card'
+import { memo, useCallback } from 'react'
+import type { Finding } from '@/core/card'
 import { SeverityMark } from '../shared/SeverityMark'
 import classes from './FindingsAt.module.css'
-import { isAt, useFindings } from './findings'
-import { useBenchStore } from './store'
+import { isAt, useFindings, useTakeMend } from './findings'
 
 /** The findings about one line, beside it; a mend that is offered is taken with one key. */
 export function FindingsAt({ path, exact }: { path: string; exact?: boolean }) {
-  const here = useFindings().filter((finding) =>
-    exact ? finding.where === path : isAt(finding, path)
+  const here = useFindings(
+    useCallback(
+      (finding: Finding) => (exact ? finding.where === path : isAt(finding, path)),
+      [path, exact]
+    )
   )
   if (here.length === 0) return null
   return (
@@ -22,21 +25,17 @@ export function FindingsAt({ path, exact }: { path: string; exact?: boolean }) {
   )
 }
 
-export function OneFinding({ finding }: { finding: Finding }) {
-  const bench = useBenchStore()
+export const OneFinding = memo(function OneFinding({ finding }: { finding: Finding }) {
+  const take = useTakeMend()
   const { fix } = finding
   return (
     <p className={classes.finding} data-finding={finding.rule}>
       <SeverityMark severity={finding.severity} /> <b>{finding.severity}</b> {finding.message}{' '}
       {fix && (
-        <button
-          className={classes.mend}
-          data-mend
-          onClick={() => bench.getState().edit((card) => applyPatches(card, fix.patches))}
-        >
+        <button className={classes.mend} data-mend onClick={() => take?.(finding)}>
           {fix.label} <Kbd size="xs">Alt</Kbd> <Kbd size="xs">.</Kbd>
         </button>
       )}
     </p>
   )
-}
+})

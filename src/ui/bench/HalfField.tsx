@@ -4,6 +4,7 @@ import { type KeyboardEvent, memo, useState } from 'react'
 import { dropUnwritable, MAX_LINE, type Side } from '@/core/card'
 import { mirrorText, sideWords, toggleFixed } from '@/core/sides'
 import classes from './HalfField.module.css'
+import { keyOf } from './keys'
 
 interface Props {
   /** The stored line, written for `writtenFor`. */
@@ -38,7 +39,7 @@ export const HalfField = memo(function HalfField(props: Props) {
   }
 
   function keyDown(event: KeyboardEvent<HTMLTextAreaElement>) {
-    if (event.altKey && event.code === 'KeyP' && sided) {
+    if (sided && keyOf(event) === 'fix-word') {
       event.preventDefault()
       change(toggleFixed(shown, event.currentTarget.selectionStart))
       return

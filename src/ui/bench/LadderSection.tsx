@@ -1,27 +1,15 @@
 'use client'
 
-import { Button, NativeSelect, Radio, Text, Textarea } from '@mantine/core'
-import { nextBreath, stayWords } from '@/core/breath'
-import {
-  BREATH_WORDS,
-  BREATHS,
-  type Breath,
-  type Card,
-  dropUnwritable,
-  firstSideOf,
-  freshId,
-  PROPS,
-  type Rung,
-  type Step,
-  stepIds,
-} from '@/core/card'
+import { Button, Radio, Textarea } from '@mantine/core'
+import { stayWords } from '@/core/breath'
+import { dropUnwritable, firstSideOf, freshId, PROPS, type Rung } from '@/core/card'
 import { withReferenceRung } from '@/core/figure'
-import { plainText } from '@/core/sides'
 import { useSchool } from '../shared/school'
 import { TagsField } from '../shared/TagsField'
 import DrawnForm from './DrawnForm'
-import classes from './LadderSection.module.css'
+import { More } from './More'
 import { PartList } from './PartList'
+import { RungSteps } from './RungSteps'
 import { LineSpread, SidedLine } from './SidedLine'
 import spread from './Spread.module.css'
 import { StayForm } from './StaySection'
@@ -82,11 +70,10 @@ export function LadderSection() {
           {rung.figure && !rung.reference && (
             <DrawnForm where={`${path}.figure`} side={firstSide} className={spread.drawn} />
           )}
-          {!rung.reference && <Differences rung={rung} path={path} at={at} />}
-          <details className={classes.more}>
-            <summary>
-              Its own stay{rung.stay ? `: ${stayWords(rung.stay)}` : ' (as the card says)'}
-            </summary>
+          {!rung.reference && <RungSteps rung={rung} path={path} at={at} />}
+          <More
+            summary={`Its own stay${rung.stay ? `: ${stayWords(rung.stay)}` : ' (as the card says)'}`}
+          >
             {rung.stay ? (
               <>
                 <StayForm stay={rung.stay} path={`${path}.stay`} />
@@ -107,7 +94,7 @@ export function LadderSection() {
                 Give this rung its own
               </Button>
             )}
-          </details>
+          </More>
           <Textarea
             label="Go up when"
             description="one sign a line"
@@ -135,167 +122,5 @@ export function LadderSection() {
         </>
       )}
     />
-  )
-}
-
-/** What this rung does in place of, or besides, the steps of the card. */
-function Differences({ rung, path, at }: { rung: Rung; path: string; at: number }) {
-  const bench = useBenchStore()
-  const enter = useBench((state) => state.card.enter)
-  const exit = useBench((state) => state.card.exit)
-  const steps = [...enter, ...exit]
-  const { replace, add, omit } = rung.steps
-  const count = replace.length + add.length + omit.length
-
-  const change = (to: (steps: Rung['steps'], card: Card) => Rung['steps']) =>
-    bench.getState().edit((card) => ({
-      ...card,
-      ladder: card.ladder.with(at - 1, {
-        ...card.ladder[at - 1]!,
-        steps: to(card.ladder[at - 1]!.steps, card),
-      }),
-    }))
-
-  function setMode(step: Step, mode: string) {
-    change((now) => ({
-      ...now,
-      omit: mode === 'omit' ? [...now.omit, step.id] : now.omit.filter((id) => id !== step.id),
-      replace:
-        mode === 'replace'
-          ? [...now.replace, { step: step.id, text: step.text }]
-          : now.replace.filter((each) => each.step !== step.id),
-    }))
-  }
-
-  function addAfter(step: Step | undefined) {
-    change((now, card) => ({
-      ...now,
-      add: [
-        ...now.add,
-        {
-          ...(step ? { after: step.id } : {}),
-          step: { id: freshId('n', stepIds(card)), text: '', breath: nextBreath(step?.breath) },
-        },
-      ],
-    }))
-  }
-
-  return (
-    <details className={classes.more}>
-      <summary>
-        {count === 0
-          ? 'Steps: all as on the card'
-          : `Steps: ${count} ${count === 1 ? 'differs' : 'differ'}`}
-      </summary>
-      {steps.length === 0 && (
-        <Text size="sm" c="dimmed">
-          Write the steps of the card first.
-        </Text>
-      )}
-      {steps.map((step, i) => {
-        const replaced = replace.findIndex((each) => each.step === step.id)
-        const mode = omit.includes(step.id) ? 'omit' : replaced >= 0 ? 'replace' : 'same'
-        return (
-          <div key={step.id} className={classes.step}>
-            <div className={classes.line}>
-              <NativeSelect
-                size="xs"
-                aria-label={`Rung ${at}, step ${i + 1}`}
-                value={mode}
-                data={[
-                  { value: 'same', label: 'as it is' },
-                  { value: 'replace', label: 'instead' },
-                  { value: 'omit', label: 'left out' },
-                ]}
-                onChange={(event) => setMode(step, event.currentTarget.value)}
-              />
-              <span className={mode === 'same' ? undefined : classes.struck} dir="auto">
-                {plainText(step.text)}
-              </span>
-              <Button size="compact-xs" variant="subtle" onClick={() => addAfter(step)}>
-                Add after
-              </Button>
-            </div>
-            {replaced >= 0 && (
-              <LineSpread label={`Instead of step ${i + 1}`}>
-                <SidedLine
-                  path={`${path}.steps.replace[${replaced}].text`}
-                  value={replace[replaced]!.text}
-                  label="instead"
-                  name={`Rung ${at}, instead of step ${i + 1}`}
-                />
-              </LineSpread>
-            )}
-            {add.map((each, j) =>
-              each.after === step.id ? (
-                <Added
-                  key={each.step.id}
-                  step={each.step}
-                  path={path}
-                  index={j}
-                  at={at}
-                  change={change}
-                />
-              ) : null
-            )}
-          </div>
-        )
-      })}
-      {add.map((each, j) =>
-        each.after === undefined || !steps.some((step) => step.id === each.after) ? (
-          <Added
-            key={each.step.id}
-            step={each.step}
-            path={path}
-            index={j}
-            at={at}
-            change={change}
-          />
-        ) : null
-      )}
-    </details>
-  )
-}
-
-interface AddedProps {
-  step: Step
-  path: string
-  index: number
-  at: number
-  change: (to: (steps: Rung['steps'], card: Card) => Rung['steps']) => void
-}
-
-function Added({ step, path, index, at, change }: AddedProps) {
-  const bench = useBenchStore()
-  const here = `${path}.steps.add[${index}]`
-  return (
-    <div className={classes.added}>
-      <LineSpread label={`Added step of rung ${at}`}>
-        <SidedLine
-          path={`${here}.step.text`}
-          value={step.text}
-          label="added"
-          name={`Rung ${at}, added step ${index + 1}`}
-        />
-      </LineSpread>
-      <div className={classes.line}>
-        <NativeSelect
-          size="xs"
-          aria-label={`Breath of added step ${index + 1} of rung ${at}`}
-          value={step.breath}
-          data={BREATHS.map((value) => ({ value, label: BREATH_WORDS[value] }))}
-          onChange={(event) =>
-            bench.getState().set(`${here}.step.breath`, event.currentTarget.value as Breath)
-          }
-        />
-        <Button
-          size="compact-xs"
-          variant="subtle"
-          onClick={() => change((now) => ({ ...now, add: now.add.toSpliced(index, 1) }))}
-        >
-          Take away
-        </Button>
-      </div>
-    </div>
   )
 }

@@ -11,14 +11,28 @@ import {
   SIDE_NAMED_BY,
   SPINES,
 } from '@/core/card'
+import { packOf } from '@/core/language'
 import { writeFor } from '@/core/sides'
 import { TagsField } from '../shared/TagsField'
-import { useBench, useBenchStore } from './store'
+import { useBenchStore, useDerived } from './store'
 
-/** Names, and the card's place in the families. */
+/** What can be a language code; while it is typed it need not be one. */
+const LANGUAGE = /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/
+
+const namesAndFamily = (card: Card) => {
+  const { names, base, spine, manner, number, language } = card
+  const { sides, sideNamedBy, firstSide, writtenFor } = card
+  return {
+    ...{ names, base, spine, manner, number, language },
+    ...{ sides, sideNamedBy, firstSide, writtenFor },
+  }
+}
+
+/** Names, and the card’s place in the families. */
 export function NameSection() {
   const bench = useBenchStore()
-  const card = useBench((state) => state.card)
+  const card = useDerived(namesAndFamily)
+  const [language, setLanguage] = useState<string | null>(null)
   const set = (path: string, value: unknown) => bench.getState().set(path, value)
   const type = (path: string) => (event: { currentTarget: { value: string } }) =>
     set(path, dropUnwritable(event.currentTarget.value))
@@ -44,6 +58,15 @@ export function NameSection() {
           onChange={type('names.sanskrit')}
           rightSectionWidth={160}
           rightSection={<Script iast={card.names.sanskrit} />}
+        />
+        <TagsField
+          label="Further common names"
+          placeholder="Another name, then Enter"
+          value={card.names.common.slice(1)}
+          onChange={(names) =>
+            set('names.common', [card.names.common[0] ?? '', ...names.map(dropUnwritable)])
+          }
+          maxTags={20}
         />
         <TagsField
           label="Also called"
@@ -87,6 +110,19 @@ export function NameSection() {
           maxLength={20}
           value={card.number}
           onChange={type('number')}
+        />
+        <TextInput
+          label="Language"
+          placeholder="en"
+          description={packOf(card.language) ? undefined : 'no words for it yet'}
+          maxLength={35}
+          value={language ?? card.language}
+          onChange={(event) => {
+            const code = event.currentTarget.value.trim()
+            setLanguage(code)
+            if (LANGUAGE.test(code)) set('language', code)
+          }}
+          onBlur={() => setLanguage(null)}
         />
         <NativeSelect
           label="Sides"

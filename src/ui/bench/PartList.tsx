@@ -6,6 +6,7 @@ import { type KeyboardEvent, type ReactNode, useRef } from 'react'
 import { flushSync } from 'react-dom'
 import type { Card } from '@/core/card'
 import { FindingsAt } from './FindingsAt'
+import { type KeyAction, keyOf } from './keys'
 import classes from './PartList.module.css'
 import { useBench, useBenchStore } from './store'
 
@@ -66,23 +67,18 @@ export function PartList<T extends object>(props: Props<T>) {
     const target = event.target as HTMLElement
     if (event.nativeEvent.isComposing || target.tagName === 'SELECT' || target.tagName === 'BUTTON')
       return
-    const done = () => {
-      event.preventDefault()
-      event.stopPropagation()
+    const work: Partial<Record<KeyAction, () => void>> = {
+      'line-up': () => move(index, index + up),
+      'line-down': () => move(index, index - up),
+      'line-delete': () => remove(index),
+      'part-new': () => insert(index + 1),
     }
-    if (event.altKey && event.key === 'ArrowUp') {
-      done()
-      move(index, index + up)
-    } else if (event.altKey && event.key === 'ArrowDown') {
-      done()
-      move(index, index - up)
-    } else if (event.altKey && event.key === 'Delete') {
-      done()
-      remove(index)
-    } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-      done()
-      insert(index + 1)
-    }
+    const action = keyOf(event)
+    const done = action && work[action]
+    if (!done) return
+    event.preventDefault()
+    event.stopPropagation()
+    done()
   }
 
   const rows = parts.map((part, index) => {

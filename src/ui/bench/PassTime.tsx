@@ -1,20 +1,24 @@
 'use client'
 
-import { useMemo } from 'react'
+import { useCallback } from 'react'
+import type { Card } from '@/core/card'
 import { durationWords, spineOf, timeOf } from '@/core/breath'
 import { useSchool } from '../shared/school'
 import { Spine } from '../shared/Spine'
 import classes from './Bench.module.css'
-import { useBench } from './store'
+import { useDerived } from './store'
 
 const PIXELS_A_SECOND = 5
 
 /** How long the card takes, and one side of it to scale. */
 export function PassTime() {
-  const card = useBench((state) => state.card)
   const school = useSchool()
-  const time = useMemo(() => timeOf(card, school), [card, school])
-  const spine = useMemo(() => spineOf(card, school), [card, school])
+  const { time, spine } = useDerived(
+    useCallback(
+      (card: Card) => ({ time: timeOf(card, school), spine: spineOf(card, school) }),
+      [school]
+    )
+  )
   if (time.right === 0) return null
   return (
     <section className={classes.time} aria-label="Time">

@@ -1,15 +1,16 @@
 'use client'
 
-import { completeness, type SectionId } from '@/core/card'
-import { useMemo } from 'react'
+import { type Card, completeness, type SectionId } from '@/core/card'
 import classes from './Bench.module.css'
 import { countBySection, useFindings } from './findings'
-import { useBench } from './store'
+import { useDerived } from './store'
+
+const sectionsOf = (card: Card) =>
+  completeness(card).map(({ id, title, complete }) => ({ id, title, complete }))
 
 /** The sections in the order of the work, each with its notch. */
 export function Rail({ here }: { here: SectionId }) {
-  const card = useBench((state) => state.card)
-  const sections = useMemo(() => completeness(card), [card])
+  const sections = useDerived(sectionsOf)
   const counts = countBySection(useFindings())
   return (
     <nav className={classes.rail} aria-label="Sections">

@@ -1,78 +1,59 @@
 'use client'
 
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
-import { restrictToVerticalAxis } from '@dnd-kit/modifiers'
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable'
-import { CSS } from '@dnd-kit/utilities'
 import { ActionIcon, Button } from '@mantine/core'
-import { IconGripVertical, IconPlus, IconTrash } from '@tabler/icons-react'
-import { type KeyboardEvent, lazy, memo, type ReactNode, Suspense } from 'react'
+import { IconPlus, IconTrash } from '@tabler/icons-react'
+import { type ComponentType, type KeyboardEvent, memo, useMemo, useRef } from 'react'
 import { belongsTo, otherSide } from '@/core/sides'
-import { type Card, type Cue, firstSideOf, isDrawn, type Side, type Step } from '@/core/card'
+import {
+  type Card,
+  type Cue,
+  firstSideOf,
+  isDrawn,
+  type Side,
+  type Step,
+  type StepList,
+} from '@/core/card'
+import { later, useQuiet } from '../shared/later'
 import { useSchool } from '../shared/school'
 import { FindingsAt } from './FindingsAt'
 import { changeAndFocus, fieldName, focusField } from './focus'
 import { HalfField } from './HalfField'
 import { HalfTitles } from './HalfTitles'
+import { keyOf } from './keys'
 import classes from './Spread.module.css'
-import { useBench, useBenchStore } from './store'
+import { type BenchStore, useBench, useBenchStore } from './store'
 
-// Drawings come after the words: the figure is large.
-const DrawnForm = lazy(() => import('./DrawnForm'))
+// Drawings come after the words, and so does drag and drop: both are large.
+const DrawnForm = later(() => import('./DrawnForm').then((module) => module.default))
+const SortRows = later(() => import('./SortRows').then((module) => module.SortRows))
 
-export type ListName = 'enter' | 'otherWay' | 'exit' | 'alignment'
+export type ListName = StepList | 'alignment'
 type Item = Step | Cue
 
-interface Props<T extends Item> {
+/** What the rows of one list are; made once, so that a row draws anew only when it changed. */
+export interface RowKind<T extends Item> {
   list: ListName
   /** What one row is called: step, cue. */
   noun: string
-  /** Said when the list is empty. */
-  teach: string
   centreTitle: string
   make: (card: Card, before: T | undefined) => T
-  centre: (item: T, index: number) => ReactNode
+  Centre: ComponentType<{ item: T; index: number; list: ListName }>
   /** Keys of this kind of row. @returns whether the key was taken */
-  keys?: (event: KeyboardEvent, index: number) => boolean
+  keys?: (event: KeyboardEvent, index: number, bench: BenchStore) => boolean
 }
 
-/** Rows of a spread: left wording, the middle, right wording; added, moved and deleted by keys or by hand. */
-export function SpreadList<T extends Item>(props: Props<T>) {
-  const { list, noun } = props
-  const items = useBench((state) => state.card[list]) as T[]
-  const sided = useBench((state) => state.card.sides === 'sided')
-  const writtenFor = useBench((state) => state.card.writtenFor)
-  const drawn = useBench((state) => isDrawn(state.card))
-  const bench = useBenchStore()
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates })
-  )
-
+/** What can be done with the rows of a list. */
+function rowActions<T extends Item>(bench: BenchStore, { list, make, keys }: RowKind<T>) {
+  const items = () => bench.getState().card[list] as T[]
   const change = (to: (items: T[], card: Card) => T[]) =>
     bench.getState().edit((card) => ({ ...card, [list]: to(card[list] as T[], card) }))
-
   const nameAt = (index: number, half: Side) =>
-    fieldName(`${list}[${index}].text`, sided ? half : 'right')
-  const at = (index: number, half: Side) => focusField(nameAt(index, half))
+    fieldName(`${list}[${index}].text`, bench.getState().card.sides === 'sided' ? half : 'right')
+  const goTo = (index: number, half: Side) => focusField(nameAt(index, half))
 
   function insert(index: number, half: Side) {
     changeAndFocus(
-      () => change((now, card) => now.toSpliced(index, 0, props.make(card, now[index - 1]))),
+      () => change((now, card) => now.toSpliced(index, 0, make(card, now[index - 1]))),
       nameAt(index, half)
     )
   }
@@ -85,46 +66,34 @@ export function SpreadList<T extends Item>(props: Props<T>) {
   }
 
   function move(from: number, to: number, half?: Side) {
-    if (to < 0 || to >= items.length) return
-    const swap = () => change((now) => arrayMove(now, from, to))
-    if (half) changeAndFocus(swap, nameAt(to, half))
-    else swap()
+    if (to < 0 || to >= items().length) return
+    const moved = () => change((now) => now.toSpliced(from, 1).toSpliced(to, 0, now[from]!))
+    if (half) changeAndFocus(moved, nameAt(to, half))
+    else moved()
   }
 
   function keyDown(event: KeyboardEvent<HTMLTextAreaElement>, index: number) {
+    if (event.nativeEvent.isComposing) return
     const half = event.currentTarget.dataset.half as Side
     const { value, selectionStart, selectionEnd } = event.currentTarget
-    const done = () => event.preventDefault()
-    if (event.nativeEvent.isComposing) return
-    if (event.key === 'Enter' && !event.altKey && !event.ctrlKey && !event.metaKey) {
+    const work: Partial<Record<ReturnType<typeof keyOf> & string, () => void>> = {
+      'line-new': () => insert(index + 1, half),
+      'line-up': () => move(index, index - 1, half),
+      'line-down': () => move(index, index + 1, half),
+      'line-delete': () => remove(index, half),
+      'other-side': () => goTo(index, otherSide(half)),
+      ...(value === '' ? { 'line-empty': () => remove(index, half) } : {}),
+      ...(selectionEnd === 0 && index > 0 ? { 'line-above': () => goTo(index - 1, half) } : {}),
+      ...(selectionStart === value.length && index < items().length - 1
+        ? { 'line-below': () => goTo(index + 1, half) }
+        : {}),
+    }
+    const action = keyOf(event)
+    const done = action && work[action]
+    if (done) {
+      event.preventDefault()
       done()
-      insert(index + 1, half)
-    } else if (event.altKey && event.key === 'ArrowUp') {
-      done()
-      move(index, index - 1, half)
-    } else if (event.altKey && event.key === 'ArrowDown') {
-      done()
-      move(index, index + 1, half)
-    } else if (event.altKey && event.key === 'Delete') {
-      done()
-      remove(index, half)
-    } else if (event.altKey && event.code === 'KeyS') {
-      done()
-      at(index, otherSide(half))
-    } else if (event.key === 'Backspace' && value === '') {
-      done()
-      remove(index, half)
-    } else if (event.key === 'ArrowUp' && selectionEnd === 0 && index > 0) {
-      done()
-      at(index - 1, half)
-    } else if (
-      event.key === 'ArrowDown' &&
-      selectionStart === value.length &&
-      index < items.length - 1
-    ) {
-      done()
-      at(index + 1, half)
-    } else if (props.keys?.(event, index)) done()
+    } else if (keys?.(event, index, bench)) event.preventDefault()
   }
 
   function pasteLines(index: number, first: string, rest: string[]) {
@@ -132,74 +101,90 @@ export function SpreadList<T extends Item>(props: Props<T>) {
       let rows = now.with(index, { ...now[index]!, text: first })
       rest.forEach((text, i) => {
         const place = index + 1 + i
-        const made = props.make({ ...card, [list]: rows }, rows[place - 1])
+        const made = make({ ...card, [list]: rows }, rows[place - 1])
         rows = rows.toSpliced(place, 0, { ...made, text })
       })
       return rows
     })
   }
 
-  function dragEnd({ active, over }: DragEndEvent) {
-    if (!over || active.id === over.id) return
-    move(
-      items.findIndex((item) => item.id === active.id),
-      items.findIndex((item) => item.id === over.id)
-    )
-  }
+  const write = (index: number, text: string) =>
+    bench.getState().set(`${list}[${index}].text`, text)
+  const append = (half: Side) => insert(items().length, half)
+  return { append, remove, move, keyDown, pasteLines, write }
+}
 
+type RowActions = ReturnType<typeof rowActions>
+
+interface Props<T extends Item> {
+  kind: RowKind<T>
+  /** Said when the list is empty. */
+  teach: string
+}
+
+/** Rows of a spread: left wording, the middle, right wording; added, moved and deleted by keys or by hand. */
+export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
+  const { list, noun, centreTitle } = kind
+  const bench = useBenchStore()
+  const items = useBench((state) => state.card[list]) as T[]
+  const sided = useBench((state) => state.card.sides === 'sided')
+  const writtenFor = useBench((state) => state.card.writtenFor)
+  const drawn = useBench((state) => list === 'alignment' && isDrawn(state.card))
+  const school = useSchool()
+  const firstSide = useBench((state) => firstSideOf(state.card, school))
+  const actions = useMemo(() => rowActions(bench, kind), [bench, kind])
+  const quiet = useQuiet()
+  const box = useRef<HTMLDivElement>(null)
+  const ids = items.map((item) => item.id).join(' ')
+  const sorting = useMemo(
+    () => (
+      <SortRows
+        name={list}
+        noun={noun}
+        ids={ids ? ids.split(' ') : []}
+        box={box}
+        onMove={actions.move}
+      />
+    ),
+    [list, noun, ids, actions]
+  )
   return (
     <div
+      ref={box}
       className={`${classes.spread} ${sided ? '' : classes.even}`}
       role="group"
       aria-label={`${noun}s`}
     >
-      <HalfTitles centre={props.centreTitle} />
-      {list === 'alignment' && drawn && (
+      <HalfTitles centre={centreTitle} />
+      {drawn && (
         <div className={classes.final}>
           {(sided ? (['left', 'right'] as const) : (['right'] as const)).map((side) => (
             <div key={side} className={classes[side]}>
-              <Suspense>
-                <DrawnForm side={side} />
-              </Suspense>
+              <DrawnForm side={side} />
             </div>
           ))}
         </div>
       )}
-      {items.length === 0 && <p className={classes.teach}>{props.teach}</p>}
-      <DndContext
-        id={`rows-${list}`}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        modifiers={[restrictToVerticalAxis]}
-        onDragEnd={dragEnd}
-      >
-        <SortableContext
-          items={items.map((item) => item.id)}
-          strategy={verticalListSortingStrategy}
-        >
-          {items.map((item, index) => (
-            <SpreadRow
-              key={item.id}
-              item={item}
-              index={index}
-              list={list}
-              noun={noun}
-              sided={sided}
-              writtenFor={writtenFor}
-              centre={props.centre(item, index)}
-              onKeyDown={(event) => keyDown(event, index)}
-              onPasteLines={(first, rest) => pasteLines(index, first, rest)}
-              onDelete={() => remove(index, writtenFor)}
-            />
-          ))}
-        </SortableContext>
-      </DndContext>
+      {items.length === 0 && <p className={classes.teach}>{teach}</p>}
+      {items.map((item, index) => (
+        <SpreadRow
+          key={item.id}
+          item={item}
+          index={index}
+          kind={kind as unknown as RowKind<Item>}
+          sided={sided}
+          writtenFor={writtenFor}
+          firstSide={firstSide}
+          actions={actions}
+        />
+      ))}
+      {quiet && sorting}
       <div className={classes.add}>
         <Button
           variant="subtle"
           size="compact-sm"
           leftSection={<IconPlus size={15} />}
-          onClick={() => insert(items.length, writtenFor)}
+          onClick={() => actions.append(writtenFor)}
         >
           Add a {noun}
         </Button>
@@ -211,27 +196,18 @@ export function SpreadList<T extends Item>(props: Props<T>) {
 interface RowProps {
   item: Item
   index: number
-  list: ListName
-  noun: string
+  kind: RowKind<Item>
   sided: boolean
   writtenFor: Side
-  centre: ReactNode
-  onKeyDown: (event: KeyboardEvent<HTMLTextAreaElement>) => void
-  onPasteLines: (first: string, rest: string[]) => void
-  onDelete: () => void
+  firstSide: Side
+  actions: RowActions
 }
 
 const SpreadRow = memo(function SpreadRow(props: RowProps) {
-  const { item, index, list, noun, sided, writtenFor } = props
-  const school = useSchool()
-  const firstSide = useBench((state) => firstSideOf(state.card, school))
-  const bench = useBenchStore()
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
-    id: item.id,
-  })
+  const { item, index, kind, sided, writtenFor, firstSide, actions } = props
+  const { list, noun, Centre } = kind
   const name = `${noun[0]!.toUpperCase()}${noun.slice(1)} ${index + 1}`
   const on = 'on' in item ? item.on : 'both'
-  const path = `${list}[${index}].text`
   const half = (side: Side) =>
     sided && !belongsTo(on, side, firstSide) ? (
       <p className={`${classes.notHere} ${classes[side]}`}>not on this side</p>
@@ -239,39 +215,27 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
       <div className={classes[side]}>
         <HalfField
           value={item.text}
-          onChange={(text) => bench.getState().set(path, text)}
+          onChange={(text) => actions.write(index, text)}
           side={side}
           writtenFor={writtenFor}
           sided={sided}
           label={sided ? `${name}, ${side} leads` : name}
-          field={fieldName(path, side)}
-          onKeyDown={props.onKeyDown}
-          onPasteLines={props.onPasteLines}
+          field={fieldName(`${list}[${index}].text`, side)}
+          onKeyDown={(event) => actions.keyDown(event, index)}
+          onPasteLines={(first, rest) => actions.pasteLines(index, first, rest)}
         />
         {'figure' in item && item.figure && (
-          <Suspense>
-            <DrawnForm where={`${list}[${index}].figure`} side={side} className={classes.drawn} />
-          </Suspense>
+          <DrawnForm where={`${list}[${index}].figure`} side={side} className={classes.drawn} />
         )}
       </div>
     )
   return (
-    <div
-      ref={setNodeRef}
-      className={`${classes.row} ${isDragging ? classes.dragging : ''}`}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-      data-row={item.id}
-    >
-      <button
-        className={classes.grip}
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${name.toLowerCase()}`}
-      >
-        <IconGripVertical size={15} />
-      </button>
+    <div className={classes.row} data-row={item.id}>
+      <span data-grip className={classes.gripSlot} />
       {sided && half('left')}
-      <div className={classes.centre}>{props.centre}</div>
+      <div className={classes.centre}>
+        <Centre item={item} index={index} list={list} />
+      </div>
       {half('right')}
       <ActionIcon
         className={classes.bin}
@@ -279,7 +243,7 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
         color="gray"
         size="sm"
         aria-label={`Delete ${name.toLowerCase()}`}
-        onClick={props.onDelete}
+        onClick={() => actions.remove(index, writtenFor)}
       >
         <IconTrash size={15} />
       </ActionIcon>

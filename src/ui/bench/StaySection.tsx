@@ -11,9 +11,10 @@ import {
   staySecondsOnce,
   stayWords,
 } from '@/core/breath'
-import type { Pace, Stay } from '@/core/card'
+import { useCallback } from 'react'
+import type { Card, Pace, School, Stay } from '@/core/card'
 import { useSchool } from '../shared/school'
-import { useBench, useBenchStore } from './store'
+import { useBench, useBenchStore, useDerived } from './store'
 
 const count = (value: string | number) => (typeof value === 'number' ? value : undefined)
 
@@ -128,23 +129,34 @@ export function StaySection() {
   )
 }
 
-/** How long the stay is, and how many of the cues can be said in it. */
-function StayTime() {
-  const card = useBench((state) => state.card)
-  const school = useSchool()
+function stayTimes(card: Card, school: School) {
   const pace = paceOf(card, school)
   const once = staySecondsOnce(card.stay, pace)
-  if (once === 0) return null
   const cues = card.alignment.filter((cue) => cue.text).map((cue) => cue.text)
-  const said = cues.reduce((sum, cue) => sum + speechSeconds(cue, school.speechRate), 0)
-  const fits = cuesWithin(cues, once, school.speechRate)
+  return {
+    once,
+    whole: staySeconds(card.stay, pace),
+    repeats: card.stay.repeats,
+    cues: cues.length,
+    said: cues.reduce((sum, cue) => sum + speechSeconds(cue, school.speechRate), 0),
+    fits: cuesWithin(cues, once, school.speechRate),
+  }
+}
+
+/** How long the stay is, and how many of the cues can be said in it. */
+function StayTime() {
+  const school = useSchool()
+  const { once, whole, repeats, cues, said, fits } = useDerived(
+    useCallback((card: Card) => stayTimes(card, school), [school])
+  )
+  if (once === 0) return null
   return (
     <Text size="sm" mt={4}>
-      {durationWords(staySeconds(card.stay, pace))}
-      {card.stay.repeats > 1 && `, ${durationWords(once)} each time`}.{' '}
-      {cues.length > 0 &&
-        `The ${cues.length === 1 ? 'cue takes' : `${cues.length} cues take`} ${durationWords(said)} to say: ${
-          fits === cues.length ? 'all fit into it.' : `the first ${fits} fit into it.`
+      {durationWords(whole)}
+      {repeats > 1 && `, ${durationWords(once)} each time`}.{' '}
+      {cues > 0 &&
+        `The ${cues === 1 ? 'cue takes' : `${cues} cues take`} ${durationWords(said)} to say: ${
+          fits === cues ? 'all fit into it.' : `the first ${fits} fit into it.`
         }`}
     </Text>
   )

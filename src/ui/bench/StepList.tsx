@@ -1,48 +1,49 @@
 'use client'
 
 import { nextBreath } from '@/core/breath'
-import { type Breath, type Card, freshId, type Step, stepIds } from '@/core/card'
+import {
+  type Breath,
+  freshId,
+  type Step,
+  stepIds,
+  type StepList as List,
+  stepLists,
+} from '@/core/card'
 import { BreathCell } from './BreathCell'
-import { SpreadList } from './SpreadList'
-import { useBenchStore } from './store'
+import { type KeyAction, keyOf } from './keys'
+import { type RowKind, SpreadList } from './SpreadList'
 
-export type StepListName = 'enter' | 'otherWay' | 'exit'
-const PREFIX: Record<StepListName, string> = { enter: 's', otherWay: 'w', exit: 'x' }
+const PHASES: Partial<Record<KeyAction, (now: Breath) => Breath>> = {
+  'breath-in': () => 'in',
+  'breath-out': () => 'out',
+  'breath-free': () => 'free',
+  // The same key goes from held in to held out and back.
+  'breath-hold': (now) => (now === 'hold-in' ? 'hold-out' : 'hold-in'),
+}
 
-const PHASE_KEYS: Record<string, Breath> = { KeyI: 'in', KeyO: 'out', KeyF: 'free' }
+const kindOf = (list: List, prefix: string): RowKind<Step> => ({
+  list,
+  noun: 'step',
+  centreTitle: 'breath',
+  make: (card, before) => ({
+    id: freshId(prefix, stepIds(card)),
+    text: '',
+    breath: nextBreath(before?.breath),
+  }),
+  Centre: BreathCell,
+  keys: (event, index, bench) => {
+    const action = keyOf(event)
+    const phase = action && PHASES[action]
+    if (!phase) return false
+    const { breath } = bench.getState().card[list][index]!
+    bench.getState().set(`${list}[${index}].breath`, phase(breath))
+    return true
+  },
+})
+
+const KINDS = new Map(stepLists().map(({ list, prefix }) => [list, kindOf(list, prefix)]))
 
 /** The steps into the pose, or out of it, each tied to a breath. */
-export function StepList({ list, teach }: { list: StepListName; teach: string }) {
-  const bench = useBenchStore()
-
-  function keys(event: React.KeyboardEvent, index: number): boolean {
-    if (!event.altKey) return false
-    const step = bench.getState().card[list][index]!
-    // Alt+H goes from held in to held out and back.
-    const breath =
-      event.code === 'KeyH'
-        ? step.breath === 'hold-in'
-          ? 'hold-out'
-          : 'hold-in'
-        : PHASE_KEYS[event.code]
-    if (!breath) return false
-    bench.getState().set(`${list}[${index}].breath`, breath)
-    return true
-  }
-
-  return (
-    <SpreadList<Step>
-      list={list}
-      noun="step"
-      teach={teach}
-      centreTitle="breath"
-      make={(card: Card, before) => ({
-        id: freshId(PREFIX[list], stepIds(card)),
-        text: '',
-        breath: nextBreath(before?.breath),
-      })}
-      centre={(step, index) => <BreathCell step={step} index={index} list={list} />}
-      keys={keys}
-    />
-  )
-}
+export const StepList = ({ list, teach }: { list: List; teach: string }) => (
+  <SpreadList<Step> kind={KINDS.get(list)!} teach={teach} />
+)

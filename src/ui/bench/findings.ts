@@ -1,68 +1,134 @@
 'use client'
 
-import { useMemo, useSyncExternalStore } from 'react'
+import { createContext, useContext, useMemo } from 'react'
+import { createStore, type StoreApi, useStore } from 'zustand'
 import {
+  applyPatches,
   type Card,
-  cardRules,
   type Finding,
-  isDrawn,
-  type Rule,
-  runRules,
   type School,
   sectionOf,
   type SectionId,
 } from '@/core/card'
-import { breathRules } from '@/core/breath'
-import { sideRules } from '@/core/sides'
-import { useSchool } from '../shared/school'
-import { useBench } from './store'
+import type { FindingsAnswer, FindingsJob } from '@/workers/cardFindings'
+import type { BenchStore } from './store'
 
-/** Rules about words are here at once; those about figures come when there is one. */
-const TEXT_RULES: readonly Rule[] = [...cardRules, ...sideRules, ...breathRules]
-let rules = TEXT_RULES
-let asked = false
-const told = new Set<() => void>()
-
-function askForFigureRules(): void {
-  if (asked) return
-  asked = true
-  import('@/core/figure')
-    .then(({ figureRules }) => {
-      rules = [...TEXT_RULES, ...figureRules]
-      told.forEach((tell) => tell())
-    })
-    .catch(() => {
-      asked = false
-    })
+/** What the rules find on the card; worked out beside the page, a moment after each change. */
+export interface Findings {
+  found: StoreApi<{ findings: readonly Finding[] }>
+  /** Takes the mend that a finding offers, on the card as it is by then. */
+  take: (finding: Finding) => void
+  /** Begins to follow the card. @returns how to stop */
+  start: () => () => void
 }
 
-function whenRulesCome(tell: () => void): () => void {
-  told.add(tell)
-  return () => told.delete(tell)
+/** What works the findings out: a worker, or what a test puts in its place. */
+export interface FindingsWork {
+  ask: (job: FindingsJob) => void
+  onAnswer: (tell: (answer: FindingsAnswer) => void) => void
+  stop: () => void
 }
 
-const known = new WeakMap<Card, { school: School; rules: readonly Rule[]; found: Finding[] }>()
-
-/** What the rules find on a card; worked out once for each state of it. */
-export function findingsOf(card: Card, school: School): Finding[] {
-  const before = known.get(card)
-  if (before?.school === school && before.rules === rules) return before.found
-  const found = runRules(rules, card, school)
-  known.set(card, { school, rules, found })
-  return found
+function inWorker(): FindingsWork {
+  const worker = new Worker(new URL('../../workers/cardFindings.worker.ts', import.meta.url), {
+    type: 'module',
+  })
+  return {
+    ask: (job) => worker.postMessage(job),
+    onAnswer: (tell) => {
+      worker.onmessage = ({ data }: MessageEvent<FindingsAnswer>) => tell(data)
+    },
+    stop: () => worker.terminate(),
+  }
 }
 
-/** What the rules find on the card as it is on the bench. */
-export function useFindings(): Finding[] {
-  const card = useBench((state) => state.card)
-  const school = useSchool()
-  const now = useSyncExternalStore(
-    whenRulesCome,
-    () => rules,
-    () => TEXT_RULES
+const same = (a: Finding, b: Finding) => JSON.stringify(a) === JSON.stringify(b)
+
+/** The new findings, with those that were there before as they were: only what differs draws anew. */
+function settled(before: readonly Finding[], now: readonly Finding[]): readonly Finding[] {
+  const kept = now.map(
+    (each) => before.find((old) => old.rule === each.rule && same(old, each)) ?? each
   )
-  if (isDrawn(card) && typeof window !== 'undefined') askForFigureRules()
-  return useMemo(() => (now ? findingsOf(card, school) : []), [card, school, now])
+  return kept.length === before.length && kept.every((each, i) => each === before[i])
+    ? before
+    : kept
+}
+
+const isOf = (a: Finding) => (b: Finding) =>
+  a.rule === b.rule && a.where === b.where && a.fix?.label === b.fix?.label
+
+/** Follows the card on a bench with its findings. */
+export function createFindings(bench: BenchStore, school: School, open = inWorker): Findings {
+  const found = createStore<{ findings: readonly Finding[] }>(() => ({ findings: [] }))
+  let asked: Card | null = null
+  let about: Card | null = null
+  let wanted: Finding | null = null
+  let work: FindingsWork | null = null
+
+  const ask = () => {
+    // One at a time: what is typed meanwhile is asked for when the answer is there.
+    if (asked || !work) return
+    asked = bench.getState().card
+    work.ask({ card: asked, school })
+  }
+  const takeNow = (finding: Finding) => {
+    const now = found.getState().findings.find(isOf(finding))
+    if (now?.fix) bench.getState().edit((card) => applyPatches(card, now.fix!.patches))
+  }
+  const answered = ({ findings }: FindingsAnswer) => {
+    about = asked
+    asked = null
+    found.setState({ findings: settled(found.getState().findings, findings) })
+    if (bench.getState().card !== about) return ask()
+    if (wanted) takeNow(wanted)
+    wanted = null
+  }
+  return {
+    found,
+    take(finding) {
+      // What was found on an earlier state of the card could write over what was typed since.
+      if (bench.getState().card === about) takeNow(finding)
+      else wanted = finding
+    },
+    start() {
+      work = open()
+      work.onAnswer(answered)
+      const unsubscribe = bench.subscribe((now, before) => {
+        if (now.card !== before.card) ask()
+      })
+      ask()
+      return () => {
+        unsubscribe()
+        work?.stop()
+        ;[work, asked] = [null, null]
+      }
+    },
+  }
+}
+
+export const FindingsContext = createContext<Findings | null>(null)
+export const useTakeMend = () => useContext(FindingsContext)?.take
+
+const none = createStore<{ findings: readonly Finding[] }>(() => ({ findings: [] }))
+
+/** Picks findings, and gives the list it gave before as long as it holds the same. */
+function picking(want?: (finding: Finding) => boolean) {
+  let kept: readonly Finding[] = []
+  return ({ findings }: { findings: readonly Finding[] }) => {
+    if (!want) return findings
+    const now = findings.filter(want)
+    if (now.length !== kept.length || now.some((each, i) => each !== kept[i])) kept = now
+    return kept
+  }
+}
+
+/** Those of the findings that are wanted; draws anew only when they change. */
+export function useFindings(want?: (finding: Finding) => boolean): readonly Finding[] {
+  const found = useContext(FindingsContext)?.found ?? none
+  return useStore(
+    found,
+    useMemo(() => picking(want), [want])
+  )
 }
 
 /** Whether a finding is about the part at a path, or something inside it. */
@@ -72,7 +138,7 @@ export const isAt = (finding: Finding, path: string): boolean =>
   finding.where.startsWith(`${path}[`)
 
 /** How many findings each section has. */
-export function countBySection(findings: Finding[]): Map<SectionId, number> {
+export function countBySection(findings: readonly Finding[]): Map<SectionId, number> {
   const counts = new Map<SectionId, number>()
   for (const { where } of findings) {
     const section = sectionOf(where)

@@ -1,7 +1,7 @@
 'use client'
 
 import { temporal, type TemporalState } from 'zundo'
-import { createContext, useContext } from 'react'
+import { createContext, useContext, useMemo } from 'react'
 import { createStore, type StoreApi, useStore } from 'zustand'
 import { type Card, withValue } from '@/core/card'
 
@@ -67,6 +67,24 @@ export function useBenchStore(): BenchStore {
 export function useBench<T>(pick: (state: BenchState) => T): T {
   return useStore(useBenchStore(), pick)
 }
+
+/** Gives what it gave before as long as the data are the same. */
+function keeping<T>(work: (card: Card) => T): (state: BenchState) => T {
+  let before: { told: string; value: T } | null = null
+  return ({ card }) => {
+    const value = work(card)
+    const told = JSON.stringify(value) ?? ''
+    if (before?.told !== told) before = { told, value }
+    return before.value
+  }
+}
+
+/**
+ * What is worked out from the card; the component draws anew when its data are others.
+ * @param work gives plain data; keep it, it is run at each change
+ */
+export const useDerived = <T>(work: (card: Card) => T): T =>
+  useBench(useMemo(() => keeping(work), [work]))
 
 export function useHistory<T>(pick: (state: TemporalState<Pick<BenchState, 'card'>>) => T): T {
   return useStore(useBenchStore().temporal, pick)

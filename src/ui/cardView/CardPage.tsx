@@ -1,6 +1,6 @@
 'use client'
 
-import { Anchor, Button, Menu } from '@mantine/core'
+import { Button, Menu } from '@mantine/core'
 import { IconFile, IconPencil, IconPrinter } from '@tabler/icons-react'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
@@ -47,24 +47,6 @@ export function CardPage({ id, children }: { id: string; children: ReactNode }) 
         </Menu>
       </Header>
       <main className={classes.main}>{children}</main>
-    </>
-  )
-}
-
-export function NotFoundPage() {
-  return (
-    <>
-      <Header />
-      <main className={classes.main}>
-        <h1>There is no such card</h1>
-        <p>
-          It may have been deleted, or the address has a slip in it. Go{' '}
-          <Anchor component={Link} href="/" underline="always">
-            to the shelf
-          </Anchor>
-          .
-        </p>
-      </main>
     </>
   )
 }

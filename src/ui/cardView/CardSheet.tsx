@@ -10,7 +10,6 @@ import {
   type Row,
   type Sheet,
   type SheetPart,
-  wordsOf,
 } from '@/core/print'
 import { FigureSvg } from '../shared/FigureSvg'
 import { BreathMark } from '../shared/BreathMark'

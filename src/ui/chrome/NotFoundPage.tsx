@@ -1,0 +1,20 @@
+'use client'
+
+import Link from 'next/link'
+import { Header } from './Header'
+import classes from '../cardView/CardPage.module.css'
+
+export function NotFoundPage() {
+  return (
+    <>
+      <Header />
+      <main className={classes.main}>
+        <h1>There is no such card</h1>
+        <p>
+          It may have been deleted, or the address has a slip in it. Go{' '}
+          <Link href="/">to the shelf</Link>.
+        </p>
+      </main>
+    </>
+  )
+}

@@ -1,0 +1,5 @@
+import { cardFindings, type FindingsJob } from './cardFindings'
+
+self.onmessage = ({ data }: MessageEvent<FindingsJob>) => {
+  self.postMessage(cardFindings(data))
+}
