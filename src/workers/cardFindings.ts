@@ -1,9 +1,10 @@
 import type { Card, Finding, School } from '@/core/card'
 import { checkCard } from '@/core/check'
 
-/** What the bench asks for: the findings of the card as it is now. */
+/** What the bench asks for: the findings of the card with these fields as they are now. */
 export interface FindingsJob {
-  card: Card
+  /** The fields that changed since it asked before; all of them at first. */
+  changed: Partial<Card>
   school: School
 }
 
@@ -11,7 +12,11 @@ export interface FindingsAnswer {
   findings: Finding[]
 }
 
-/** Everything that the rules find on a card, beside the page. */
-export const cardFindings = ({ card, school }: FindingsJob): FindingsAnswer => ({
-  findings: checkCard(card, school),
-})
+/** Follows one card: each job tells what changed, and everything that the rules find is told. */
+export function followCard(): (job: FindingsJob) => FindingsAnswer {
+  let card = {} as Card
+  return ({ changed, school }) => {
+    card = { ...card, ...changed }
+    return { findings: checkCard(card, school) }
+  }
+}

@@ -1,5 +1,7 @@
-import { cardFindings, type FindingsJob } from './cardFindings'
+import { type FindingsJob, followCard } from './cardFindings'
+
+const findings = followCard()
 
 self.onmessage = ({ data }: MessageEvent<FindingsJob>) => {
-  self.postMessage(cardFindings(data))
+  self.postMessage(findings(data))
 }

@@ -2,6 +2,7 @@
 
 import { phaseOffered, phaseSeconds, paceOf } from '@/core/breath'
 import { BREATH_WORDS, BREATHS, type Breath, type Step } from '@/core/card'
+import { memo } from 'react'
 import { BreathMark } from '../shared/BreathMark'
 import classes from './BreathCell.module.css'
 import type { ListName } from './SpreadList'
@@ -17,13 +18,30 @@ interface CellProps {
 }
 
 /** One segment of the breath spine: the shape says the phase, the height says the seconds. */
-export function BreathCell({ item: step, index, list }: CellProps) {
+export function BreathCell({ item, index, list }: CellProps) {
+  const { breath, seconds, repeat, cycle } = item
+  const offered = phaseOffered(item.text)
+  return (
+    <Cell
+      {...{ breath, seconds, repeat, cycle, index, list }}
+      offer={offered && offered !== breath && seconds === undefined ? offered : null}
+    />
+  )
+}
+
+interface PhaseProps extends Pick<Step, 'breath' | 'seconds' | 'repeat' | 'cycle'> {
+  index: number
+  list: ListName
+  /** The breath that the words ask for, when it is another. */
+  offer: 'in' | 'out' | null
+}
+
+/** All of the middle that does not change with each letter. */
+const Cell = memo(function Cell({ index, list, offer, ...step }: PhaseProps) {
   const bench = useBenchStore()
   const stay = useBench((state) => state.card.stay)
   const moving = useBench((state) => state.card.manner === 'moving')
   const pace = paceOf({ stay }, useSchool())
-  const offered = phaseOffered(step.text)
-  const offer = offered && offered !== step.breath && step.seconds === undefined ? offered : null
   const seconds = phaseSeconds(step, pace)
   const path = `${list}[${index}]`
   const own = step.breath !== 'in' && step.breath !== 'out'
@@ -120,4 +138,4 @@ export function BreathCell({ item: step, index, list }: CellProps) {
       )}
     </div>
   )
-}
+})

@@ -1,10 +1,11 @@
 'use client'
 
 import { useCallback } from 'react'
+import { useStore } from 'zustand'
 import { type Card, type Side, titleOf } from '@/core/card'
 import { drawnFigure, figureLedFrom, finalFigure, keyframesOf, shownMeasures } from '@/core/figure'
 import { FigureSvg } from '../shared/FigureSvg'
-import { useBench, useDerived } from './store'
+import { useBenchStore, useDerived } from './store'
 
 const frameAt = (card: Card, where?: string) =>
   where === undefined
@@ -32,7 +33,8 @@ export default function DrawnForm({
   side: Side
   className?: string
 }) {
-  const kept = useBench((state) => frameAt(state.card, where)?.figure)
+  const bench = useBenchStore()
+  const kept = useStore(bench.quiet, (state) => frameAt(state.card, where)?.figure)
   const { id, title, sides, writtenFor, shown } = useDerived(
     useCallback((card: Card) => aboutForm(card, where, side), [where, side])
   )

@@ -8,7 +8,8 @@ import classes from './FindingsAt.module.css'
 import { isAt, useFindings, useTakeMend } from './findings'
 
 /** The findings about one line, beside it; a mend that is offered is taken with one key. */
-export function FindingsAt({ path, exact }: { path: string; exact?: boolean }) {
+export const FindingsAt = memo(function FindingsAt(props: { path: string; exact?: boolean }) {
+  const { path, exact } = props
   const here = useFindings(
     useCallback(
       (finding: Finding) => (exact ? finding.where === path : isAt(finding, path)),
@@ -23,7 +24,7 @@ export function FindingsAt({ path, exact }: { path: string; exact?: boolean }) {
       ))}
     </div>
   )
-}
+})
 
 export const OneFinding = memo(function OneFinding({ finding }: { finding: Finding }) {
   const take = useTakeMend()

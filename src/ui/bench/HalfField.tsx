@@ -48,7 +48,12 @@ export const HalfField = memo(function HalfField(props: Props) {
   }
 
   return (
-    <div className={`${classes.field} ${sided ? classes[side] : classes.right}`}>
+    // A form of its own: a browser that remembers forms looks through all fields of the form that
+    // is typed in, and would look through the whole bench.
+    <form
+      className={`${classes.field} ${sided ? classes[side] : classes.right}`}
+      onSubmit={(event) => event.preventDefault()}
+    >
       <div className={classes.backdrop} aria-hidden dir="auto">
         <Underlined text={shown} side={side} sided={sided} />
         {'\u200b'}
@@ -80,7 +85,7 @@ export const HalfField = memo(function HalfField(props: Props) {
           props.onPasteLines(store(first), lines.slice(1).map(store))
         }}
       />
-    </div>
+    </form>
   )
 })
 

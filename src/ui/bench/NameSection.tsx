@@ -14,7 +14,8 @@ import {
 import { packOf } from '@/core/language'
 import { writeFor } from '@/core/sides'
 import { TagsField } from '../shared/TagsField'
-import { useBenchStore, useDerived } from './store'
+import { useShallow } from 'zustand/react/shallow'
+import { useBench, useBenchStore } from './store'
 
 /** What can be a language code; while it is typed it need not be one. */
 const LANGUAGE = /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/
@@ -31,7 +32,7 @@ const namesAndFamily = (card: Card) => {
 /** Names, and the card’s place in the families. */
 export function NameSection() {
   const bench = useBenchStore()
-  const card = useDerived(namesAndFamily)
+  const card = useBench(useShallow((state) => namesAndFamily(state.card)))
   const [language, setLanguage] = useState<string | null>(null)
   const set = (path: string, value: unknown) => bench.getState().set(path, value)
   const type = (path: string) => (event: { currentTarget: { value: string } }) =>

@@ -237,19 +237,37 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
         <Centre item={item} index={index} list={list} />
       </div>
       {half('right')}
-      <ActionIcon
-        className={classes.bin}
-        variant="subtle"
-        color="gray"
-        size="sm"
-        aria-label={`Delete ${name.toLowerCase()}`}
-        onClick={() => actions.remove(index, writtenFor)}
-      >
-        <IconTrash size={15} />
-      </ActionIcon>
+      <Delete
+        name={name.toLowerCase()}
+        index={index}
+        writtenFor={writtenFor}
+        remove={actions.remove}
+      />
       <div className={classes.rowFindings}>
         <FindingsAt path={`${list}[${index}]`} />
       </div>
     </div>
+  )
+})
+
+interface DeleteProps {
+  name: string
+  index: number
+  writtenFor: Side
+  remove: RowActions['remove']
+}
+
+const Delete = memo(function Delete({ name, index, writtenFor, remove }: DeleteProps) {
+  return (
+    <ActionIcon
+      className={classes.bin}
+      variant="subtle"
+      color="gray"
+      size="sm"
+      aria-label={`Delete ${name}`}
+      onClick={() => remove(index, writtenFor)}
+    >
+      <IconTrash size={15} />
+    </ActionIcon>
   )
 })

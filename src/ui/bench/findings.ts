@@ -11,7 +11,7 @@ import {
   type SectionId,
 } from '@/core/card'
 import type { FindingsAnswer, FindingsJob } from '@/workers/cardFindings'
-import type { BenchStore } from './store'
+import { type BenchStore, changedFields } from './store'
 
 /** What the rules find on the card; worked out beside the page, a moment after each change. */
 export interface Findings {
@@ -68,8 +68,8 @@ export function createFindings(bench: BenchStore, school: School, open = inWorke
   const ask = () => {
     // One at a time: what is typed meanwhile is asked for when the answer is there.
     if (asked || !work) return
-    asked = bench.getState().card
-    work.ask({ card: asked, school })
+    asked = bench.quiet.getState().card
+    work.ask({ changed: changedFields(about, asked), school })
   }
   const takeNow = (finding: Finding) => {
     const now = found.getState().findings.find(isOf(finding))
@@ -79,9 +79,11 @@ export function createFindings(bench: BenchStore, school: School, open = inWorke
     about = asked
     asked = null
     found.setState({ findings: settled(found.getState().findings, findings) })
-    if (bench.getState().card !== about) return ask()
-    if (wanted) takeNow(wanted)
-    wanted = null
+    if (bench.quiet.getState().card !== about) return ask()
+    if (wanted && bench.getState().card === about) {
+      takeNow(wanted)
+      wanted = null
+    }
   }
   return {
     found,
@@ -93,14 +95,14 @@ export function createFindings(bench: BenchStore, school: School, open = inWorke
     start() {
       work = open()
       work.onAnswer(answered)
-      const unsubscribe = bench.subscribe((now, before) => {
+      const unsubscribe = bench.quiet.subscribe((now, before) => {
         if (now.card !== before.card) ask()
       })
       ask()
       return () => {
         unsubscribe()
         work?.stop()
-        ;[work, asked] = [null, null]
+        ;[work, asked, about] = [null, null, null]
       }
     },
   }

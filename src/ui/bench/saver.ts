@@ -1,8 +1,8 @@
 import { createStore, type StoreApi } from 'zustand'
 import type { Card } from '@/core/card'
 import { api, ApiError } from '../shared/api'
-import { dropDraft, keepDraft } from './draft'
-import type { BenchStore } from './store'
+import { dropDraft, keepDraft, keepTail } from './draft'
+import { type BenchStore, changedFields, PAUSE_MS } from './store'
 
 /** The card as the server has it. */
 export interface ServerCard {
@@ -41,12 +41,17 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
   let running: Promise<void> | null = null
 
   const show = (save: SaveState) => status.setState({ save })
-  const keep = () =>
-    keepDraft(bench.getState().card.id, {
-      card: bench.getState().card,
-      from: status.getState().version,
-      at: new Date().toISOString(),
-    })
+  /** The card of the whole draft in this browser, while there is one. */
+  let whole: Card | null = null
+  let pause: ReturnType<typeof setTimeout> | undefined
+  const keep = (): boolean => {
+    clearTimeout(pause)
+    const { card } = bench.getState()
+    const at = new Date().toISOString()
+    const kept = keepDraft(card.id, { card, from: status.getState().version, at })
+    whole = kept ? card : null
+    return kept
+  }
   const later = (ms: number) => {
     clearTimeout(timer)
     timer = setTimeout(() => void flush(), ms)
@@ -64,7 +69,9 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
       saved = card
       status.setState({ version: result.version })
       if (bench.getState().card === card) {
+        clearTimeout(pause)
         dropDraft(card.id)
+        whole = null
         show({ state: 'saved', at: result.savedAt })
       } else {
         keep()
@@ -98,9 +105,15 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
     return running
   }
 
+  const keepSoon = (card: Card) => {
+    clearTimeout(pause)
+    if (whole === null) return keep()
+    keepTail(card.id, changedFields(whole, card))
+    pause = setTimeout(keep, PAUSE_MS)
+  }
   const unsubscribe = bench.subscribe((now, before) => {
     if (now.card === before.card) return
-    keep()
+    keepSoon(now.card)
     const { save } = status.getState()
     if (save.state === 'stale') return
     if (save.state !== 'waiting' && save.state !== 'saving') show({ state: 'unsaved' })
@@ -117,6 +130,7 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
     },
     stop() {
       clearTimeout(timer)
+      clearTimeout(pause)
       unsubscribe()
     },
   }

@@ -5,6 +5,14 @@ import { createContext, useContext, useMemo } from 'react'
 import { createStore, type StoreApi, useStore } from 'zustand'
 import { type Card, withValue } from '@/core/card'
 
+/** The fields of a card that are not as they were. */
+export function changedFields(before: Card | null, now: Card): Partial<Card> {
+  const all = new Set([...Object.keys(before ?? {}), ...Object.keys(now)]) as Set<keyof Card>
+  return Object.fromEntries(
+    [...all].filter((key) => before?.[key] !== now[key]).map((key) => [key, now[key]])
+  )
+}
+
 export interface BenchState {
   card: Card
   /**
@@ -20,15 +28,31 @@ export interface BenchState {
 
 export type BenchStore = StoreApi<BenchState> & {
   temporal: StoreApi<TemporalState<Pick<BenchState, 'card'>>>
+  /** The card as it was at the last pause in typing: what is worked out from it follows that. */
+  quiet: StoreApi<Pick<BenchState, 'card'>>
 }
 
 const BURST_MS = 1000
+/** Without a key for so long, typing has paused. */
+export const PAUSE_MS = 220
+
+/** Follows a bench from one pause to the next. */
+function quietOf(bench: StoreApi<BenchState>): BenchStore['quiet'] {
+  const quiet = createStore<Pick<BenchState, 'card'>>(() => ({ card: bench.getState().card }))
+  let timer: ReturnType<typeof setTimeout> | undefined
+  bench.subscribe(({ card }, before) => {
+    if (card === before.card) return
+    clearTimeout(timer)
+    timer = setTimeout(() => quiet.setState({ card }), PAUSE_MS)
+  })
+  return quiet
+}
 
 /** The card on the bench, with everything that was done to it. */
 export function createBench(card: Card): BenchStore {
   let burst: string | undefined
   let last: { name: string | undefined; at: number } = { name: undefined, at: 0 }
-  return createStore<BenchState>()(
+  const bench = createStore<BenchState>()(
     temporal(
       (set, get) => ({
         card,
@@ -53,6 +77,7 @@ export function createBench(card: Card): BenchStore {
       }
     )
   ) as unknown as BenchStore
+  return Object.assign(bench, { quiet: quietOf(bench) })
 }
 
 export const BenchContext = createContext<BenchStore | null>(null)
@@ -69,7 +94,7 @@ export function useBench<T>(pick: (state: BenchState) => T): T {
 }
 
 /** Gives what it gave before as long as the data are the same. */
-function keeping<T>(work: (card: Card) => T): (state: BenchState) => T {
+function keeping<T>(work: (card: Card) => T): (state: Pick<BenchState, 'card'>) => T {
   let before: { told: string; value: T } | null = null
   return ({ card }) => {
     const value = work(card)
@@ -80,11 +105,15 @@ function keeping<T>(work: (card: Card) => T): (state: BenchState) => T {
 }
 
 /**
- * What is worked out from the card; the component draws anew when its data are others.
- * @param work gives plain data; keep it, it is run at each change
+ * What is worked out from the card at each pause in typing; the component draws anew when its
+ * data are others.
+ * @param work gives plain data; keep it, it is run at each pause
  */
 export const useDerived = <T>(work: (card: Card) => T): T =>
-  useBench(useMemo(() => keeping(work), [work]))
+  useStore(
+    useBenchStore().quiet,
+    useMemo(() => keeping(work), [work])
+  )
 
 export function useHistory<T>(pick: (state: TemporalState<Pick<BenchState, 'card'>>) => T): T {
   return useStore(useBenchStore().temporal, pick)
