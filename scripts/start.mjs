@@ -1,3 +1,4 @@
+import { ensureCli } from './cli.mjs'
 import {
   choosePort,
   ensureBuild,
@@ -40,6 +41,7 @@ await main(async () => {
         databaseUrl = await ensureDatabase(cluster.url, 'notula')
         return cluster.already ? 'was running' : undefined
       })
+    await step('Building the command line', ensureCli)
     await step('Bringing the tables up to date', () => migrate(databaseUrl))
     await step('Looking for the demo deck', async () =>
       tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: databaseUrl }).trim()
