@@ -1,6 +1,9 @@
+import { spawnSync } from 'node:child_process'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { chromium as playwright } from '@playwright/test'
 import autocannon from 'autocannon'
+import { typing } from './bench/typing.mjs'
+import { ensureCli } from './cli.mjs'
 import {
   BROWSER_ARGS,
   chromium,
@@ -11,6 +14,7 @@ import {
   freePort,
   main,
   migrate,
+  root,
   startCluster,
   startServer,
   step,
@@ -82,6 +86,31 @@ async function shelfVisits(drawn, bare) {
   }
 }
 
+/** Milliseconds that a program takes from its start to its end, the middle of nine. */
+function started(args) {
+  const times = Array.from({ length: 9 }, () => {
+    const from = performance.now()
+    spawnSync(process.execPath, args, { cwd: root, stdio: 'ignore' })
+    return performance.now() - from
+  })
+  return times.sort((a, b) => a - b)[4]
+}
+
+/** Makes one card of the deck a card of 40 steps. */
+async function fortySteps(address) {
+  const url = `${address}/api/cards/long-side-angle-2`
+  const { card, version } = await (await fetch(url)).json()
+  const enter = Array.from({ length: 40 }, (_, i) => ({
+    ...card.enter[i % card.enter.length],
+    id: `s${i + 1}`,
+  }))
+  await fetch(url, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ card: { ...card, enter }, from: version, author: 'Bench' }),
+  })
+}
+
 await main(async () => {
   await ensurePackages({ postgres: true, chromium: true })
   await ensureModules()
@@ -127,6 +156,19 @@ await main(async () => {
       `${(drag / 1000).toFixed(1)} ms`
     )
 
+    await ensureCli()
+    const [cli, empty] = [
+      ['bin/notula.mjs', '--help'],
+      ['-e', '0'],
+    ].map(started)
+    report(
+      'notula --help / node -e 0',
+      cli / empty,
+      4,
+      'most',
+      `${cli.toFixed(0)} ms / ${empty.toFixed(0)} ms`
+    )
+
     const [still, shelf, data] = await throughput([
       `${server.address}/about`,
       `${server.address}/`,
@@ -153,6 +195,13 @@ await main(async () => {
       3,
       'most',
       `${(t.save / 1000).toFixed(2)} ms / ${(t.update / 1000).toFixed(2)} ms`
+    )
+    report(
+      'reading 1,000 Markdown cards / remark alone parsing them',
+      t.parse / t.remark,
+      3,
+      'most',
+      `${(t.parse / 1e6).toFixed(1)} s / ${(t.remark / 1e6).toFixed(1)} s`
     )
     report(
       'import of 1,000 Markdown cards / parsing them',
@@ -202,10 +251,29 @@ await main(async () => {
       await shelves.bare.stop()
     }
 
+    await fortySteps(server.address)
+    const field = 'enter[3].text@right'
+    const bench = (id) => ({ address: `${server.address}/cards/${id}/bench`, field })
+    const keys = await typing({
+      demo: bench('long-side-angle-1'),
+      forty: bench('long-side-angle-2'),
+    })
+    for (const [name, of] of [
+      ['demo', 'the longest demo card'],
+      ['forty', 'a 40-step card'],
+    ])
+      report(
+        `a key typed on the bench of ${of} / in a bare text area`,
+        keys[name] / keys.bare,
+        2.5,
+        'most',
+        `${keys[name].toFixed(1)} ms / ${keys.bare.toFixed(1)} ms of the main thread`
+      )
+
     const { bytes, count } = await scripts(server.address, '/cards/long-side-angle-1/bench')
     report(
-      'bench screen, script at first load / 300 kB gzipped',
-      bytes / 300_000,
+      'bench screen, script at first load / 235 kB gzipped',
+      bytes / 235_000,
       1,
       'most',
       `${(bytes / 1000).toFixed(0)} kB in ${count} files`

@@ -1,4 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
+import remarkFrontmatter from 'remark-frontmatter'
+import remarkParse from 'remark-parse'
+import { unified } from 'unified'
 import type { Card } from '../../src/core/card'
 import { readCardBytes, writeMarkdown } from '../../src/core/formats'
 import { loadCard, saveCard } from '../../src/server/cards'
@@ -43,7 +46,10 @@ const watch = setInterval(() => {
 
 const parse = async () => files.map((file) => readCardBytes(file.bytes))
 await parse()
-const parsed = await inTurns({ parse }, 3)
+const markdown = unified().use(remarkParse).use(remarkFrontmatter, ['yaml'])
+const texts = files.map((file) => new TextDecoder().decode(file.bytes))
+const remark = async () => texts.map((text) => markdown.parse(text))
+const parsed = await inTurns({ parse, remark }, 3)
 const started = process.hrtime.bigint()
 await importFiles(files, 'Bench', new Set())
 const imported = Number(process.hrtime.bigint() - started) / 1000

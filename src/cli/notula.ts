@@ -15,6 +15,7 @@ async function run(argv: string[]): Promise<number> {
   program
     .command('mirror')
     .description('write each line from the standard input for the other side')
+    .option('--language <code>', 'of the lines', 'en')
     .option('--spelling <word>', 'counterclockwise or anticlockwise', 'counterclockwise')
     .action(async (options) => {
       code = (await import('./verbs/mirror')).mirror(options)

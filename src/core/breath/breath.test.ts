@@ -1,14 +1,7 @@
 import fc from 'fast-check'
 import { BREATHS } from '../card'
-import {
-  breathShape,
-  nextBreath,
-  paceWords,
-  phaseSeconds,
-  stayWords,
-  stepSeconds,
-  whenWords,
-} from '.'
+import { paceWords, stayWords, whenWords } from '../../../tests/support/english'
+import { breathShape, nextBreath, phaseSeconds, stepSeconds } from '.'
 
 const pace = { in: 5, out: 6 }
 

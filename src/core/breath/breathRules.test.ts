@@ -1,6 +1,7 @@
 import { cueOf, demoCard, finishedCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { applyPatches, type Breath, type Card, DEFAULT_SCHOOL, runRules } from '../card'
-import { breathRules, phaseOffered } from '.'
+import { phaseOffered } from '../../../tests/support/english'
+import { breathRules } from '.'
 
 const found = (card: Card, school = DEFAULT_SCHOOL) => runRules(breathRules, card, school)
 const rules = (card: Card) => found(card).map((finding) => finding.rule.replace('breath/', ''))

@@ -1,5 +1,5 @@
+import { LABELS } from '../language'
 import {
-  BREATH_WORDS,
   type Breath,
   type Card,
   type Found,
@@ -14,14 +14,33 @@ import {
   valueAt,
   type Want,
 } from '../card'
-import { movementsIn } from './movement'
+import { type BreathWords, packOf } from '../language'
 import { paceOf, phaseSeconds } from './phase'
 import { fitOf } from './speech'
 import { spokenLines } from './spokenLines'
 import { timesOf } from './timeline'
 
-/** Movements of a line, kept from one key press to the next. */
-const movements = remember(movementsIn)
+/** What the words of a card’s language say of breath, kept from one key press to the next. */
+const quick = new WeakMap<BreathWords, BreathWords>()
+function wordsOf(card: Card): BreathWords | null {
+  const words = packOf(card.language)?.breath
+  if (!words) return null
+  const known = quick.get(words) ?? {
+    ...words,
+    movements: remember(words.movements),
+    countIn: remember(words.countIn),
+  }
+  quick.set(words, known)
+  return known
+}
+
+/** A rule that reads the words of a card: it says nothing in a language that has none. */
+const inWords =
+  (check: (card: Card, words: BreathWords) => Found[]): Rule['check'] =>
+  (card) => {
+    const words = wordsOf(card)
+    return words ? check(card, words) : []
+  }
 
 type Place = ReturnType<typeof stepsOf>[number]
 
@@ -35,10 +54,11 @@ const phase = (breath: Breath): 'in' | 'out' | null =>
   breath === 'in' || breath === 'out' ? breath : null
 
 function equalPhases(card: Card): Found[] {
+  const words = wordsOf(card)
   return listsOf(card).flatMap((list) => {
     const found: Found[] = []
     const tell = (before: Place, after: Place, message: string) => {
-      const own = new Set(movements(after.step.text).map((movement) => movement.phase))
+      const own = new Set(words?.movements(after.step.text).map((movement) => movement.phase))
       const other = across(after.step.breath as 'in' | 'out')
       // Only what the words allow is offered.
       const fits = own.size === 0 || (own.size === 1 && own.has(other))
@@ -48,7 +68,7 @@ function equalPhases(card: Card): Found[] {
         ...(fits && before !== after
           ? {
               fix: {
-                label: `Make it ${BREATH_WORDS[other]}`,
+                label: `Make it ${LABELS.breath[other]}`,
                 patches: [{ path: `${after.path}.breath`, value: other }],
               },
             }
@@ -85,45 +105,36 @@ function equalPhases(card: Card): Found[] {
   })
 }
 
-const FOLD_WORD = /\b(?:fold|bow|round|bend(?:ing)?\s+forward|curl|hinge)/i
-
-function foldOnIn(card: Card): Found[] {
+function foldOnIn(card: Card, words: BreathWords): Found[] {
   return spokenLines(card).flatMap(({ where, text, breath, breathAt }) => {
     if (breath !== 'in' && breath !== 'hold-in') return []
-    const fold = movements(text).find(
-      (movement) => movement.kind === 'fold' && FOLD_WORD.test(movement.word)
-    )
+    const fold = words
+      .movements(text)
+      .find((movement) => movement.kind === 'fold' && words.folds(movement.word))
     if (!fold) return []
     return [
       {
         where,
-        message: `“${fold.word}” folds the body on ${BREATH_WORDS[breath]}: the lungs fill against it. A fold goes with an out.`,
+        message: `“${fold.word}” folds the body on ${LABELS.breath[breath]}: the lungs fill against it. A fold goes with an out.`,
         fix: { label: 'Make it out', patches: [{ path: breathAt, value: 'out' }] },
       },
     ]
   })
 }
 
-/** A line that turns the trunk, not a limb or the head. */
-const TRUNK_TURN =
-  /\b(?:twist|revolve)(?:s|ing)?\b|\b(?:turn|rotate)(?:s|ing)?\s+(?:(?:further|deeper|more|again|slowly|gently|and\s+\w+|a\s+little(?:\s+\w+)?|the\s+whole)\s+)*(?:(?:to\s+the\s+)?\{?(?:left|right)\b\}?(?!\s+(?:toes?|foot|feet|heel|knee|leg|thigh|shin|hand|palm|arm|elbow|forearm|fingers?|thumb|cheek|ear|hip))|(?:the\s+|your\s+)?(?:\{?(?:left|right)\}?\s+)?(?:chest|ribs?|ribcage|trunk|torso|spine|body|belly|navel|shoulders|upper\s+back|upper\s+body|heart|breastbone)\b|from\s+the\s+(?:ribs|belly|waist|base|navel))/i
-const TURNS_BACK = /\b(?:unwind|back\s+to\s+(?:the\s+)?(?:cent(?:er|re)|middle)|forward)\b/i
-const LENGTHENS =
-  /\b(?:lengthen|elongate|long|longer|tall|taller|lift|lifts|rise|rises|raise|raises|grow|grows|reach|reaches|stretch|stretches|up|upward|extend|extends|draw\s+up|float|arms?\s+overhead)\b/i
-
-function turnWithoutLength(card: Card): Found[] {
-  if (card.spine !== 'twist' && !stepsOf(card).some(({ step }) => /\btwist/i.test(step.text)))
+function turnWithoutLength(card: Card, words: BreathWords): Found[] {
+  if (card.spine !== 'twist' && !stepsOf(card).some(({ step }) => words.twists(step.text)))
     return []
   return listsOf(card).flatMap((list) =>
     list.flatMap(({ step, index, path: where }): Found[] => {
       if (list[0]!.list === 'exit') return []
-      if (!TRUNK_TURN.test(step.text) || TURNS_BACK.test(step.text)) return []
+      if (!words.turnsTrunk(step.text)) return []
       // The last in before the turn; a step that is neither in nor out does not part them.
       const before = list
         .slice(0, index)
         .toReversed()
         .find((each) => each.step.breath === 'in' || each.step.breath === 'out')
-      if (before?.step.breath === 'in' && LENGTHENS.test(before.step.text)) return []
+      if (before?.step.breath === 'in' && words.lengthens(before.step.text)) return []
       return [
         {
           where,
@@ -136,18 +147,16 @@ function turnWithoutLength(card: Card): Found[] {
   )
 }
 
-const THEN = /(?:,|;)?\s+(?:and\s+)?then\s+/i
-
-function twoMovements(card: Card): Found[] {
+function twoMovements(card: Card, words: BreathWords): Found[] {
   return spokenLines(card).flatMap(({ where, text, breath }) => {
     if (breath !== 'in' && breath !== 'out') return []
-    const all = movements(text)
-    const then = THEN.exec(text)
+    const all = words.movements(text)
+    const then = words.thenAt(text)
     const [first] = all
     const other =
       all.find((movement) => movement.phase !== first?.phase) ??
-      (then && all.some((each) => each.at < then.index) && all.some((each) => each.at > then.index)
-        ? all.find((each) => each.at > then.index)
+      (then !== null && all.some((each) => each.at < then) && all.some((each) => each.at > then)
+        ? all.find((each) => each.at > then)
         : undefined)
     if (!first || !other) return []
     return [
@@ -186,32 +195,10 @@ function holds(card: Card, school: School): Found[] {
   ]
 }
 
-const NUMBER =
-  '(?:\\d+(?:\\s*(?:to|-|–)\\s*\\d+)?|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|sixty)'
-const UNIT =
-  '(?:(?:or|to)\\s+\\w+\\s+)?(?:(?:more|slow|long|full|deep|even|calm|steady|easy|quiet|complete|whole|free|soft|gentle|natural|smooth|deep,\\s+slow|of\\s+your|of\\s+their|in|out)[\\s-]+)*(?:breath(?:s|ing)?|seconds?|secs?|s\\b|minutes?|mins?|min\\b|inhal\\w*|exhal\\w*|in-?breaths?|out-?breaths?|in(?:s)?\\s+and\\s+outs?|hours?|times|rounds?|repeats?|repetitions?|cycles?)'
-const COUNTS = new RegExp(
-  `\\b(?:hold|stay|remain|keep(?:\\s+it)?|pause|wait|rest|linger|count(?:ing)?|stop)\\b[^.;!?]*?\\b(?:for|to|from|of|down|until|up)\\s+(?:a\\s+|the\\s+)?(?:slow\\s+|long\\s+)?(?:count\\s+of\\s+)?(${NUMBER})(?![\\w°])(?!\\s+${UNIT})(?![^.;!?]*\\b(?:breaths?|seconds?|minutes?)\\b)`,
-  'i'
-)
-const BARE_COUNT = new RegExp(
-  `\\b(?:count\\s+of\\s+(${NUMBER})|(${NUMBER})\\s+counts?|hold\\s+(${NUMBER}))(?![\\w°])(?!\\s+${UNIT})(?![^.;!?]*\\b(?:breaths?|seconds?|minutes?)\\b)`,
-  'i'
-)
-const COUNTED_DOWN = /\b(?:five|5)\s*(?:[,…]|\.{2,3})\s*(?:(?:four|4)\b|.*\b(?:one|1)\b)/i
-
-const countIn = remember((text: string): string => {
-  const match = COUNTS.exec(text) ?? BARE_COUNT.exec(text)
-  if (match) return match.slice(1).find(Boolean) ?? ''
-  return COUNTED_DOWN.test(text) && !/\b(?:breaths?|seconds?)\b/i.test(text)
-    ? COUNTED_DOWN.exec(text)![0]
-    : ''
-})
-
-function countsWithoutUnit(card: Card): Found[] {
+function countsWithoutUnit(card: Card, words: BreathWords): Found[] {
   return partsOf(card, isSpoken).flatMap(({ path: where, value }) => {
     const text = value as string
-    const count = countIn(text)
+    const count = words.countIn(text)
     if (!count) return []
     const at = text.indexOf(count) + count.length
     const put = (unit: string) => `${text.slice(0, at)} ${unit}${text.slice(at)}`
@@ -220,7 +207,12 @@ function countsWithoutUnit(card: Card): Found[] {
         where,
         message: `“${count}” is a count of breaths or of seconds; say which.`,
         ...(/\d|^\w+$/.test(count)
-          ? { fix: { label: 'Say breaths', patches: [{ path: where, value: put('breaths') }] } }
+          ? {
+              fix: {
+                label: 'Say breaths',
+                patches: [{ path: where, value: put(words.unitAfter) }],
+              },
+            }
           : {}),
       },
     ]
@@ -230,11 +222,13 @@ function countsWithoutUnit(card: Card): Found[] {
 const seconds = (value: number) => `${Math.round(value * 10) / 10} s`
 
 function tooLong(card: Card, school: School): Found[] {
+  const speech = packOf(card.language)?.speech
+  if (!speech) return []
   return spokenLines(card).flatMap(({ where, text, breath, given, repeat }) => {
     if (!text) return []
     const pace = paceOf(card, school)
     const lasts = phaseSeconds({ breath, seconds: given }, pace) * (phase(breath) ? 1 : repeat)
-    const fit = fitOf(text, lasts, school.speechRate)
+    const fit = fitOf(text, lasts, school.speechRate, card.language)
     if (fit.over === 0) return []
     const phaseName = phase(breath) ? `the ${breath}-breath` : 'its breath'
     const cut = fit.cut
@@ -300,7 +294,7 @@ export const breathRules: readonly Rule[] = [
     why: 'A fold closes the front of the body, which an in-breath opens.',
     source: 'common practice',
     severity: 'mend',
-    check: foldOnIn,
+    check: inWords(foldOnIn),
   },
   {
     id: 'breath/lengthen-before-turn',
@@ -308,7 +302,7 @@ export const breathRules: readonly Rule[] = [
     why: 'In every twist an in-breath that lengthens comes before the out-breath that turns.',
     source: 'common practice',
     severity: 'mend',
-    check: turnWithoutLength,
+    check: inWords(turnWithoutLength),
   },
   {
     id: 'breath/one-movement-a-phase',
@@ -316,7 +310,7 @@ export const breathRules: readonly Rule[] = [
     why: 'One breath phase carries one movement; the second one is done without breath.',
     source: 'common practice',
     severity: 'mend',
-    check: twoMovements,
+    check: inWords(twoMovements),
   },
   {
     id: 'breath/no-hold',
@@ -332,7 +326,7 @@ export const breathRules: readonly Rule[] = [
     why: '“Hold for five” is 5 seconds to one teacher and 40 to another.',
     source: 'common practice',
     severity: 'mend',
-    check: countsWithoutUnit,
+    check: inWords(countsWithoutUnit),
   },
   {
     id: 'breath/said-within-the-breath',

@@ -1,7 +1,15 @@
 import { dictionary } from 'cmu-pronouncing-dictionary'
 import fc from 'fast-check'
 import { demoCards } from '../../../tests/support/cards'
-import { cuesWithin, fitOf, spoken, spokenLines, spokenWords, speechSeconds, syllablesOf } from '.'
+import {
+  cuesWithin,
+  fitOf,
+  spoken,
+  spokenWords,
+  speechSeconds,
+  syllablesOf,
+} from '../../../tests/support/english'
+import { spokenLines } from '.'
 
 describe('syllables', () => {
   test('the words of the demo deck have as many as a pronouncing dictionary says', () => {

@@ -1,6 +1,5 @@
-import { toCardinal as numberWords } from 'n2words/en-GB'
-import { syllable } from 'syllable'
 import { remember } from '../card'
+import { packOf, type SpeechWords } from '../language'
 import { plainText } from '../sides'
 
 /** A line as it is said aloud. */
@@ -9,69 +8,44 @@ export interface Spoken {
   syllables: number
 }
 
-/** Syllables that one spoken word of calm instruction has at most, on average over a line. */
-const SYLLABLES_A_WORD = 2
-
-const IAST = /[āīūṛṝḷḹṃṁḥñṅṭḍṇśṣ]/u
-const SANSKRIT_END = /(?:āsana|asana|mudrā|mudra|namaskāra|namaskara)$/u
-const VOWELS = /ai|au|[aāiīuūeoṛṝḷḹ]/gu
-
-const SIGNS: [RegExp, string][] = [
-  [/°/g, ' degrees '],
-  [/%/g, ' percent '],
-  [/(?<=\d\s*)cm\b/g, ' centimetres '],
-  [/(\d)\s*[-–—]\s*(?=\d)/g, '$1 to '],
-  [/(?<![\p{L}\p{M}])[Ll](?![\p{L}\p{M}])/gu, ' left '],
-  [/(?<![\p{L}\p{M}])[Rr](?![\p{L}\p{M}])/gu, ' right '],
-  [/&/g, ' and '],
-]
-
-/** A number in words; what is too long to be a number is told digit by digit. */
-function inWords(digits: string): string {
-  if (digits.length > 9) return [...digits].map((digit) => numberWords(digit)).join(' ')
-  return numberWords(digits)
+/** How a language is said, each word and each line counted once. */
+const quick = new Map<string, (SpeechWords & { spoken: (text: string) => Spoken }) | null>()
+function speechOf(language: string) {
+  const known = quick.get(language)
+  if (known !== undefined) return known
+  const speech = packOf(language)?.speech
+  const syllables = speech && remember(speech.syllables)
+  const made = speech
+    ? {
+        ...speech,
+        spoken: remember((text: string): Spoken => {
+          const words = speech.words(plainText(text, { language }))
+          return {
+            words: words.length,
+            syllables: words.reduce((sum, word) => sum + syllables!(word), 0),
+          }
+        }),
+      }
+    : null
+  quick.set(language, made)
+  return made
 }
 
-/**
- * The words of a line as they are said: numbers in words, signs spelt out. A compound with a
- * hyphen is one word.
- * @example spokenWords('Hold 12 s at 90°.') // ['hold', 'twelve', 's', 'at', 'ninety', 'degrees']
- */
-export function spokenWords(text: string): string[] {
-  let said = plainText(text).normalize('NFC')
-  for (const [sign, word] of SIGNS) said = said.replace(sign, word)
-  said = said.replace(/\d+(?:\.\d+)?/g, (digits) => ` ${inWords(digits)} `)
-  return said.toLowerCase().match(/[\p{L}\p{M}]+(?:[-'’][\p{L}\p{M}]+)*/gu) ?? []
-}
-
-/**
- * Syllables of one word as it is spoken. A word in IAST has one to each vowel; an English one
- * is counted by its spelling.
- * @example syllablesOf('pārśvakoṇāsana') // 6
- */
-export const syllablesOf = remember((word: string): number => {
-  if (IAST.test(word) || SANSKRIT_END.test(word)) return word.match(VOWELS)?.length ?? 1
-  return Math.max(1, syllable(word))
-})
-
-/** How much there is to say in a line. */
-export const spoken = remember((text: string): Spoken => {
-  const words = spokenWords(text)
-  return {
-    words: words.length,
-    syllables: words.reduce((sum, word) => sum + syllablesOf(word), 0),
-  }
-})
+/** How much there is to say in a line; nothing is known of a language that has no pack. */
+export const spoken = (text: string, language: string): Spoken =>
+  speechOf(language)?.spoken(text) ?? { words: 0, syllables: 0 }
 
 /**
  * How long a line takes to say, in seconds. Long words take longer: a line is no faster than
  * its syllables at two to a word of the rate.
  * @param rate words a minute
- * @example speechSeconds('Press the left foot down.', 120) // 2.5
+ * @example speechSeconds('Press the left foot down.', 120, 'en') // 2.5
  */
-export function speechSeconds(text: string, rate: number): number {
-  const { words, syllables } = spoken(text)
-  return (Math.max(words, syllables / SYLLABLES_A_WORD) * 60) / rate
+export function speechSeconds(text: string, rate: number, language: string): number {
+  const speech = speechOf(language)
+  if (!speech) return 0
+  const { words, syllables } = speech.spoken(text)
+  return (Math.max(words, syllables / speech.syllablesAWord) * 60) / rate
 }
 
 /** A part of a line that can be left out, with what is left of the line then. */
@@ -92,19 +66,18 @@ export interface Fit extends Spoken {
   cut: Cut | null
 }
 
-const CLAUSE =
-  /\s*[,;:–—]\s+(?:and\s+|then\s+|but\s+)?|\s+(?=(?:and|then|while|(?<!\bas\s+\w+\s+)as(?!\s+\w+\s+as\b)|until|so|without|before|after|with)\s)/giu
-
 /** The line cut where one could stop speaking: the first part and what follows it. */
-function clausesOf(text: string): { start: number; end: number }[] {
-  const starts = [...text.matchAll(CLAUSE)].map((match) => match.index).filter((at) => at > 0)
+function clausesOf(text: string, clauses: RegExp): { start: number; end: number }[] {
+  const starts = [...text.matchAll(clauses)].map((match) => match.index).filter((at) => at > 0)
   return starts.map((start, i) => ({ start, end: starts[i + 1] ?? text.length }))
 }
 
-function cutFrom(text: string, fits: (text: string) => boolean): Cut | null {
+function cutFrom(text: string, language: string, fits: (text: string) => boolean): Cut | null {
+  const speech = speechOf(language)
+  if (!speech) return null
   const end = /[.!?…]*$/.exec(text)![0]
   const body = text.slice(0, text.length - end.length)
-  const clauses = clausesOf(body)
+  const clauses = clausesOf(body, speech.clauses)
   const without = (start: number, stop: number): Cut => ({
     clause: body
       .slice(start, stop)
@@ -128,19 +101,20 @@ function cutFrom(text: string, fits: (text: string) => boolean): Cut | null {
  * Measures a line against the time it must be said in.
  * @param seconds that the phase lasts
  * @param rate words a minute
- * @example fitOf('Press down.', 4, 120).over // 0
+ * @example fitOf('Press down.', 4, 120, 'en').over // 0
  */
-export function fitOf(text: string, seconds: number, rate: number): Fit {
-  const takes = speechSeconds(text, rate)
-  const fits = (line: string) => speechSeconds(line, rate) <= seconds + 1e-9
-  if (fits(text)) return { ...spoken(text), seconds: takes, over: 0, overWords: 0, cut: null }
+export function fitOf(text: string, seconds: number, rate: number, language: string): Fit {
+  const takes = speechSeconds(text, rate, language)
+  const fits = (line: string) => speechSeconds(line, rate, language) <= seconds + 1e-9
+  if (fits(text))
+    return { ...spoken(text, language), seconds: takes, over: 0, overWords: 0, cut: null }
   const over = takes - seconds
   return {
-    ...spoken(text),
+    ...spoken(text, language),
     seconds: takes,
     over,
     overWords: Math.ceil((over * rate) / 60 - 1e-9),
-    cut: cutFrom(text, fits),
+    cut: cutFrom(text, language, fits),
   }
 }
 
@@ -148,11 +122,16 @@ export function fitOf(text: string, seconds: number, rate: number): Fit {
  * How many of the cues, in their order, can be said within a stay.
  * @param seconds that the stay lasts
  */
-export function cuesWithin(cues: readonly string[], seconds: number, rate: number): number {
+export function cuesWithin(
+  cues: readonly string[],
+  seconds: number,
+  rate: number,
+  language: string
+): number {
   let used = 0
   let count = 0
   for (const cue of cues) {
-    used += speechSeconds(cue, rate)
+    used += speechSeconds(cue, rate, language)
     if (used > seconds + 1e-9) break
     count += 1
   }

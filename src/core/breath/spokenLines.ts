@@ -16,7 +16,15 @@ export interface SpokenLine {
 const inBreath: Want = ({ spoken }) => spoken === 'breath'
 
 /** Every line of a card that is said with a breath, those of the rungs included. */
-export function spokenLines(card: Card): SpokenLine[] {
+export function spokenLines(card: Card): readonly SpokenLine[] {
+  const lines = known.get(card) ?? linesOf(card)
+  known.set(card, lines)
+  return lines
+}
+
+const known = new WeakMap<Card, readonly SpokenLine[]>()
+
+function linesOf(card: Card): SpokenLine[] {
   const steps = new Map(stepsOf(card).map(({ step }) => [step.id, step]))
   return partsOf(card, inBreath).map(({ path, value, owners: [owner] }) => {
     const own = owner!.value as Partial<Step> & { step?: string }

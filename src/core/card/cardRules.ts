@@ -1,4 +1,5 @@
 import type { Card, Rung } from './card'
+import { packOf } from '../language'
 import type { Found, Rule } from './rules'
 import { completeness, SECTIONS, type SectionId } from './sections'
 import { idsOf, linksOf } from './parts'
@@ -80,6 +81,22 @@ export const cardRules: readonly Rule[] = [
     source: 'format',
     severity: 'stop',
     check: deadLinks,
+  },
+  {
+    id: 'card/language-is-known',
+    looksAt: 'Whether Notula knows the language that the card is written in.',
+    why: 'Without its words the second side cannot be written, and no breath, count or side word is checked.',
+    source: 'format',
+    severity: 'mend',
+    check: ({ language, sides }) =>
+      packOf(language)
+        ? []
+        : [
+            {
+              where: 'language',
+              message: `Notula knows no words of “${language}” yet: ${sides === 'sided' ? 'only the side that the text is kept for can be read, and ' : ''}side words, breath and time to say it are not checked.`,
+            },
+          ],
   },
   {
     id: 'card/one-reference-rung',

@@ -1,18 +1,23 @@
 import type { School } from './school'
-import { CAUTION_LEAD } from './words'
+import { LABELS } from '../language'
 
-/** The rules that hold until a school sets its own. */
-export const DEFAULT_SCHOOL: School = {
-  name: '',
+/** What a school does not say for itself. */
+export const SCHOOL_DEFAULTS = {
   firstSide: 'right',
   pace: { in: 4, out: 4 },
   speechRate: 120,
   retention: false,
   turning: 'counterclockwise',
-  conventions: {},
-  cautionLead: CAUTION_LEAD,
+  cautionLead: LABELS.cautionLead,
   paper: 'A5',
+} as const
+
+/** The rules that hold until a school sets its own. */
+export const DEFAULT_SCHOOL: School = {
+  name: '',
+  conventions: {},
   severities: {},
+  ...SCHOOL_DEFAULTS,
 }
 
 /** Which side is led first: the card's choice, else the school's. */

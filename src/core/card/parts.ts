@@ -110,7 +110,19 @@ function visit(
  * @param absent whether parts that could be there and are not are given, too, without a value
  * @example partsOf(card, (part) => part.sided).map((part) => part.path)
  */
-export function partsOf(card: Card, want: Want, absent = false): Part[] {
+export function partsOf(card: Card, want: Want, absent = false): readonly Part[] {
+  if (absent) return walked(card, want, true)
+  const mine = known.get(card) ?? new Map<Want, Part[]>()
+  known.set(card, mine)
+  const parts = mine.get(want) ?? walked(card, want, false)
+  mine.set(want, parts)
+  return parts
+}
+
+/** A card is never changed in place: what was found on it stays true. */
+const known = new WeakMap<Card, Map<Want, Part[]>>()
+
+function walked(card: Card, want: Want, absent: boolean): Part[] {
   const parts: Part[] = []
   const tree = treeOf(want)
   if (tree) visit(tree, card, '', [], absent, (part) => parts.push(part))
@@ -153,7 +165,8 @@ export const isSpoken: Want = ({ spoken }) => spoken !== undefined
 const isFigure: Want = ({ kind }) => kind === 'figure'
 
 /** Every figure of a card; with `absent` every place that could have one. */
-export const figuresOf = (card: Card, absent = false): Part[] => partsOf(card, isFigure, absent)
+export const figuresOf = (card: Card, absent = false): readonly Part[] =>
+  partsOf(card, isFigure, absent)
 
 /** What a figure is of: `start`, `step s3`, `rung forearm`. */
 export function formOf({ of, owners }: Part): string {
@@ -170,7 +183,7 @@ export const isDrawn = (card: Card): boolean => figuresOf(card).length > 0
 const isLink: Want = ({ kind }) => kind === 'link'
 
 /** What a card names by its id: its own steps, cues and rungs, and other cards. */
-export const linksOf = (card: Card): Part[] => partsOf(card, isLink)
+export const linksOf = (card: Card): readonly Part[] => partsOf(card, isLink)
 
 const isId: Want = ({ kind, of }) => kind === 'id' && of !== 'card'
 

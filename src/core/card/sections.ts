@@ -1,21 +1,28 @@
+import { LABELS } from '../language'
 import type { Card } from './card'
 
-/** The sections of a card in the order of the work. */
-export const SECTIONS = [
-  { id: 'name', title: 'Name and family' },
-  { id: 'when', title: 'Whom and when' },
-  { id: 'setup', title: 'Set-up' },
-  { id: 'enter', title: 'Coming in' },
-  { id: 'alignment', title: 'Alignment' },
-  { id: 'stay', title: 'The stay' },
-  { id: 'mistakes', title: 'What goes wrong' },
-  { id: 'cautions', title: 'Cautions' },
-  { id: 'ladder', title: 'The ladder' },
-  { id: 'exit', title: 'Coming out' },
-  { id: 'rest', title: 'Rest and counter' },
-] as const
+/** The sections of a card in the order of the work, each with the fields that it holds. */
+const FIELDS = {
+  name: ['names'],
+  when: ['when', 'effects'],
+  setup: ['setUp'],
+  enter: ['enter', 'otherWay'],
+  alignment: ['alignment'],
+  stay: ['stay'],
+  mistakes: ['mistakes'],
+  cautions: ['cautions'],
+  ladder: ['ladder'],
+  exit: ['exit'],
+  rest: ['betweenSides', 'counter', 'assists', 'notes'],
+}
 
-export type SectionId = (typeof SECTIONS)[number]['id']
+export type SectionId = keyof typeof FIELDS
+
+export const SECTIONS = (Object.keys(FIELDS) as SectionId[]).map((id) => ({
+  id,
+  title: LABELS.sections[id],
+  fields: FIELDS[id],
+}))
 
 export interface SectionState {
   id: SectionId
@@ -151,25 +158,8 @@ export function completeness(card: Card): SectionState[] {
   })
 }
 
-/** The section that a finding's path belongs to. */
+/** The section that a finding’s path belongs to; what has no section stands with the names. */
 export function sectionOf(where: string): SectionId {
-  const head = /^[A-Za-z]+/.exec(where)?.[0] ?? ''
-  const bySection: Record<string, SectionId> = {
-    when: 'when',
-    effects: 'when',
-    setUp: 'setup',
-    enter: 'enter',
-    otherWay: 'enter',
-    alignment: 'alignment',
-    stay: 'stay',
-    mistakes: 'mistakes',
-    cautions: 'cautions',
-    ladder: 'ladder',
-    exit: 'exit',
-    betweenSides: 'rest',
-    counter: 'rest',
-    assists: 'rest',
-    notes: 'rest',
-  }
-  return bySection[head] ?? 'name'
+  const field = /^[A-Za-z]+/.exec(where)?.[0] ?? ''
+  return SECTIONS.find(({ fields }) => fields.includes(field))?.id ?? 'name'
 }

@@ -1,5 +1,6 @@
+import { LABELS } from '../language'
 import { stringify } from 'csv-stringify/sync'
-import { type Card, ON_WORDS, titleOf, VERDICT_WORDS } from '../card'
+import { type Card, titleOf } from '../card'
 import { plainText } from '../sides'
 
 export const CSV_TABLES = ['cues', 'mistakes', 'cautions'] as const
@@ -12,6 +13,7 @@ const COLUMNS: Record<CsvTable, string[]> = {
 }
 
 function rows(card: Card, table: CsvTable): string[][] {
+  const plain = (text: string) => plainText(text, card)
   const head = [card.id, titleOf(card)]
   switch (table) {
     case 'cues':
@@ -19,24 +21,24 @@ function rows(card: Card, table: CsvTable): string[][] {
         ...head,
         cue.id,
         cue.region,
-        ON_WORDS[cue.on],
-        plainText(cue.text),
+        LABELS.on[cue.on],
+        plain(cue.text),
       ])
     case 'mistakes':
       return card.mistakes.map((each) => [
         ...head,
-        plainText(each.seen),
-        plainText(each.why),
-        plainText(each.say),
+        plain(each.seen),
+        plain(each.why),
+        plain(each.say),
         each.cue ?? '',
-        ON_WORDS[each.on],
+        LABELS.on[each.on],
       ])
     case 'cautions':
       return card.cautions.map((each) => [
         ...head,
         each.condition,
-        VERDICT_WORDS[each.verdict],
-        plainText(each.say),
+        LABELS.verdict[each.verdict],
+        plain(each.say),
         each.rung ?? '',
         each.reason ?? '',
       ])

@@ -110,7 +110,7 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
   ]),
   [
     { name: 'side arc', unit: 'deg', means: 'side bend of the whole spine; to the left above 0' },
-    (f) => SPINE.reduce((sum, region) => sum + angleOf(f, region, 'side'), 0),
+    (f) => SPINE.reduce((sum, region) => sum + angleOf(f, region, 'lateralFlexion'), 0),
   ],
   [
     {

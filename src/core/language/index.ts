@@ -1,1 +1,4 @@
+export * from './breathWords'
+export * from './lexicon'
 export * from './packs'
+export type { Labels } from './en/labels'

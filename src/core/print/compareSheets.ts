@@ -86,6 +86,6 @@ export function compareSheets(older: Sheet, newer: Sheet): ComparedPart[] {
 }
 
 const layoutOrder = (ids: string[]) => {
-  const order = ['head', ...layouts().map(([id]) => id)]
+  const order = ['head', ...layouts(LABELS).map(([id]) => id)]
   return ids.sort((a, b) => order.indexOf(a) - order.indexOf(b))
 }

@@ -2,6 +2,8 @@ import { drawnSpine, paceOf, passSeconds, phaseSeconds, spineOf, timeOf, timesOf
 import {
   type Card,
   conventionsOn,
+  partsOf,
+  type Want,
   type Cue,
   type Rung,
   type School,
@@ -25,7 +27,7 @@ import {
   STATURES,
 } from '../figure'
 import type { Labels } from '../language'
-import { otherSide, plainText, type SideOptions, stretches } from '../sides'
+import { otherSide, plainText, type MirrorOptions, stretches } from '../sides'
 import { type Block, bold, type Drawn, ink, type Item, type Line, type Row, soft } from './blocks'
 
 /** What the parts of a sheet are laid out from. */
@@ -41,7 +43,7 @@ export interface Laying {
   led: Record<Side, Card | null>
   /** The card as what is said once is said: for the side that is led first. */
   spoken: Card
-  options: SideOptions
+  options: MirrorOptions
   frames: readonly Keyframe[]
   title: string
 }
@@ -424,12 +426,33 @@ const PARTS: Record<string, Lay> = {
   notes,
 }
 
-/** Lists of steps that have no place of their own stand before the way out. */
-export function layouts(): [id: string, lay: Lay][] {
-  const more = stepLists()
-    .filter(({ list: field }) => !(field in PARTS))
-    .map(({ list: field }): [string, Lay] => [field, stepRows(field)])
+/** A part with no layout of its own: its words, those that belong together as one item. */
+const plainly = (field: string): Lay => {
+  const own: Want = (kind) => kind.field === field && kind.kind === 'words'
+  return (of) => {
+    const items = new Map<string, Line[]>()
+    for (const { owners, value } of partsOf(of.spoken, own)) {
+      const { path } = owners[0]!
+      items.set(path, [...(items.get(path) ?? []), cut(of, value as string)])
+    }
+    return list([...items.values()].map((lines) => item(...lines)))
+  }
+}
+
+/** Layouts in their order; what has a name and no place stands before the way out. */
+export function layouts(labels: Labels): [id: string, lay: Lay][] {
+  const steps = new Set<string>(stepLists().map(({ list: field }) => field))
+  const more = Object.keys(labels.parts)
+    .filter((field) => !(field in PARTS))
+    .map((field): [string, Lay] => {
+      const made =
+        MADE.get(field) ?? (steps.has(field) ? stepRows(field as StepList) : plainly(field))
+      MADE.set(field, made)
+      return [field, made]
+    })
   const all = Object.entries(PARTS)
   const out = all.findIndex(([id]) => id === 'exit')
   return [...all.slice(0, out), ...more, ...all.slice(out)]
 }
+
+const MADE = new Map<string, Lay>()

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { stretches } from '../sides'
+import { stretches } from '../../../tests/support/english'
 import { pieces, wordsOf } from '.'
 
 test('a short line is one piece', () => {

@@ -51,7 +51,7 @@ export function sheetOf(
   titles: ReadonlyMap<string, string> = new Map()
 ): Sheet {
   const pack = packOf(card.language)
-  const options = { turning: school.turning }
+  const options = { turning: school.turning, language: card.language }
   const firstSide = firstSideOf(card, school)
   const led = (side: Side) =>
     pack || side === card.writtenFor ? cardLedFrom(card, side, firstSide, options) : null
@@ -80,7 +80,7 @@ export function sheetOf(
     facts: factsOf(of),
     sided: of.sided,
     firstSide,
-    parts: layouts().flatMap(([id, lay]): SheetPart[] => {
+    parts: layouts(of.labels).flatMap(([id, lay]): SheetPart[] => {
       const blocks = lay(of)
       const title = of.labels.parts[id as keyof typeof of.labels.parts] ?? ''
       return blocks.length ? [{ id, title, blocks }] : []

@@ -1,6 +1,3 @@
-export * from './english'
-export * from './lexicon'
-export * from './lexicons'
 export * from './mirrorCard'
 export * from './mirrorText'
 export * from './sideRules'

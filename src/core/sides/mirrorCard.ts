@@ -1,6 +1,6 @@
 import { type Card, isSided, type On, rewriteParts, type Side } from '../card'
-import { lexiconOf } from './lexicons'
-import { mirrorText, type MirrorOptions } from './mirrorText'
+import { packOf, type SideOptions } from '../language'
+import { mirrorText } from './mirrorText'
 
 /** The side across. */
 export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left')
@@ -11,11 +11,11 @@ export const rewriteSided = (card: Card, rewrite: (text: string) => string): Car
 
 /**
  * The same card with its wording written for `side`: nothing it says changes.
- * An even card is given back as it is.
+ * An even card, and one in a language with no pack, is given back as it is.
  */
-export function writeFor(card: Card, side: Side, options?: MirrorOptions): Card {
-  if (card.sides === 'even' || card.writtenFor === side) return card
-  const all = { lexicon: lexiconOf(card.language), ...options }
+export function writeFor(card: Card, side: Side, options?: SideOptions): Card {
+  if (card.sides === 'even' || card.writtenFor === side || !packOf(card.language)) return card
+  const all = { ...options, language: card.language }
   return { ...rewriteSided(card, (text) => mirrorText(text, all)), writtenFor: side }
 }
 
@@ -40,12 +40,7 @@ export function belongsTo(on: On, side: Side, firstSide: Side): boolean {
  * side, parts that belong to the other side only left out.
  * @param firstSide the side that is led first, from the card or the school
  */
-export function cardLedFrom(
-  card: Card,
-  side: Side,
-  firstSide: Side,
-  options?: MirrorOptions
-): Card {
+export function cardLedFrom(card: Card, side: Side, firstSide: Side, options?: SideOptions): Card {
   const written = writeFor(card, side, options)
   const here = (part: { on: On }) => belongsTo(part.on, side, firstSide)
   return {

@@ -1,5 +1,11 @@
 import fc from 'fast-check'
-import { mirrorText, plainText, sideWords, stretches, toggleFixed } from '.'
+import {
+  mirrorText,
+  plainText,
+  sideWords,
+  stretches,
+  toggleFixed,
+} from '../../../tests/support/english'
 
 /** Lines and what they become; the right-hand column was written by hand. */
 const SWAPPED: [string, string][] = [

@@ -1,25 +1,24 @@
-import { english } from './english'
-import type { Lexicon, SideOptions, SideWord } from './lexicon'
+import { lexiconOf, type SideOptions, type SideWord } from '../language'
 
 export interface MirrorOptions extends SideOptions {
-  /** Default: English. */
-  lexicon?: Lexicon
+  /** BCP 47, of the line. In a language with no pack there are no side words. */
+  language: string
 }
 
 /**
  * Finds the side words of a line, fixed and plain ones too.
- * @example sideWords('Press the left foot.')[0].other // 'right'
+ * @example sideWords('Press the left foot.', { language: 'en' })[0].other // 'right'
  */
-export function sideWords(text: string, options: MirrorOptions = {}): SideWord[] {
-  return (options.lexicon ?? english).find(text, options)
+export function sideWords(text: string, options: MirrorOptions): SideWord[] {
+  return lexiconOf(options.language).find(text, options)
 }
 
 /**
  * Writes a line for the other side. Doing it twice gives back the line to the letter,
  * in the chosen spelling of the turning sense.
- * @example mirrorText('Turn the left foot out.') // 'Turn the right foot out.'
+ * @example mirrorText('Turn the left foot out.', { language: 'en' }) // 'Turn the right foot out.'
  */
-export function mirrorText(text: string, options: MirrorOptions = {}): string {
+export function mirrorText(text: string, options: MirrorOptions): string {
   let mirrored = ''
   let done = 0
   for (const word of sideWords(text, options)) {
@@ -47,7 +46,7 @@ function fixes(inside: string, options: MirrorOptions): boolean {
  * Cuts a line into stretches to be drawn: side words apart from the rest, the braces
  * around fixed words gone. Braces that hold no side word are shown as they are.
  */
-export function stretches(text: string, options: MirrorOptions = {}): Stretch[] {
+export function stretches(text: string, options: MirrorOptions): Stretch[] {
   const parts: Stretch[] = []
   const add = (role: Stretch['role'], from: number, to: number) => {
     if (to > from) parts.push({ role, text: text.slice(from, to) })
@@ -73,9 +72,9 @@ export function stretches(text: string, options: MirrorOptions = {}): Stretch[] 
 
 /**
  * The line as it is read and spoken: without the braces around fixed words.
- * @example plainText('Roll to the {right} side.') // 'Roll to the right side.'
+ * @example plainText('Roll to the {right} side.', { language: 'en' }) // 'Roll to the right side.'
  */
-export function plainText(text: string, options: MirrorOptions = {}): string {
+export function plainText(text: string, options: MirrorOptions): string {
   if (!text.includes('{')) return text
   return text.replace(FIXED, (whole, inside: string) => (fixes(inside, options) ? inside : whole))
 }
@@ -85,7 +84,7 @@ export function plainText(text: string, options: MirrorOptions = {}): string {
  * @param index any index within the word
  * @returns the line as it was when no side word stands there
  */
-export function toggleFixed(text: string, index: number, options: MirrorOptions = {}): string {
+export function toggleFixed(text: string, index: number, options: MirrorOptions): string {
   const word = sideWords(text, options).find((each) => each.start <= index && index <= each.end)
   if (!word) return text
   if (word.role !== 'fixed')

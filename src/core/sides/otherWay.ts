@@ -1,12 +1,12 @@
 import { type Card, freshId, type Side, type Step, stepIds } from '../card'
-import { lexiconOf } from './lexicons'
+import { lexiconOf } from '../language'
 
 /**
  * The line said for the other direction of a turn while the legs stay: side words swap,
  * except those of legs and hips.
  * @example otherWayText('Turn right, left hand on the right knee.') // 'Turn left, right hand on the right knee.'
  */
-export function otherWayText(text: string, language = 'en'): string {
+export function otherWayText(text: string, language: string): string {
   let written = ''
   let done = 0
   for (const word of lexiconOf(language).turnWords(text)) {
@@ -22,12 +22,13 @@ export function otherWayText(text: string, language = 'en'): string {
  * @returns no steps when no step of the card changes with the turn
  */
 export function otherWaySteps(card: Card): Step[] {
+  const lexicon = lexiconOf(card.language)
   const changed = card.enter.map((step) => ({
     step,
     text: otherWayText(step.text, card.language),
   }))
   const turns = changed.findIndex(
-    ({ step, text }) => text !== step.text && /\b(?:turn|twist|rotate|revolve)/i.test(step.text)
+    ({ step, text }) => text !== step.text && lexicon.turns(step.text)
   )
   if (turns < 0) return []
   // The in-breath that lengthens before the turn belongs to it.
@@ -38,7 +39,7 @@ export function otherWaySteps(card: Card): Step[] {
     ids.push(id)
     return id
   }
-  const back: Step = { id: fresh(), text: 'Unwind to the middle.', breath: 'out' }
+  const back: Step = { id: fresh(), text: lexicon.unwind, breath: 'out' }
   return [
     back,
     ...changed.slice(from).map(({ step, text }) => {

@@ -1,29 +1,26 @@
+import { LABELS } from '../language'
 import {
   type Card,
   type Found,
   freshId,
   type On,
-  ON_WORDS,
   remember,
   type Patch,
   type Rule,
   type Side,
 } from '../card'
-import type { Lexicon, RelativeKind, SideWord } from './lexicon'
-import { lexiconOf } from './lexicons'
+import { type Lexicon, packOf, type RelativeKind, type SideWord } from '../language'
 import { otherSide } from './mirrorCard'
-import { sideWords } from './mirrorText'
 import { type SidedLine, sidedLines } from './sidedLines'
-
-const unsure = remember((text: string) => sideWords(text).filter((word) => word.role === 'unsure'))
 
 const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
 const withWord = (text: string, word: SideWord, instead: string) =>
   text.slice(0, word.start) + instead + text.slice(word.end)
 
-function unsureWords(card: Card): Found[] {
+function unsureWords(card: Card, lexicon: Lexicon): Found[] {
   return sidedLines(card).flatMap(({ where, text }) =>
-    unsure(text).map((word) => {
+    lexicon.find(text).flatMap((word) => {
+      if (word.role !== 'unsure') return []
       const written = wordIn(text, word)
       return {
         where,
@@ -96,7 +93,7 @@ function oneSidedCues(card: Card, lexicon: Lexicon): Found[] {
         where,
         message: `“${only.words}”: this is for one side, and is marked for both.`,
         fix: {
-          label: `Mark it: ${ON_WORDS[only.on]}`,
+          label: `Mark it: ${LABELS.on[only.on]}`,
           patches: [{ path: `${owner.path}.on`, value: only.on }],
         },
       },
@@ -245,6 +242,7 @@ function quick(lexicon: Lexicon): Lexicon {
   const counts = remember((text: string) => ({ found: lexicon.unequalCounts(text) }))
   const made: Lexicon = {
     ...lexicon,
+    find: remember((text) => lexicon.find(text)),
     suspects: (text, context) => suspect(text, JSON.stringify(context)),
     silentSwap: (text) => swap(text).found,
     tellsSwap: remember(lexicon.tellsSwap),
@@ -261,8 +259,10 @@ function quick(lexicon: Lexicon): Lexicon {
 /** A rule about cards with two sides, in the words of the card's language. */
 const sided =
   (check: (card: Card, lexicon: Lexicon) => Found[]): Rule['check'] =>
-  (card) =>
-    card.sides === 'sided' ? check(card, quick(lexiconOf(card.language))) : []
+  (card) => {
+    const pack = packOf(card.language)
+    return pack && card.sides === 'sided' ? check(card, quick(pack.sides)) : []
+  }
 
 /** The rules about side words, and about both sides being one pose. */
 export const sideRules: readonly Rule[] = [

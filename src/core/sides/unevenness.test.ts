@@ -1,19 +1,10 @@
 import fc from 'fast-check'
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
+import { mirrorText, plainText } from '../../../tests/support/english'
 import type { Card, On } from '../card'
 import { checkCard } from '../check'
-import {
-  HAND_WORK,
-  LEG_WORK,
-  mirroredCurve,
-  mirrorText,
-  otherWaySteps,
-  otherWayText,
-  passesOf,
-  plainText,
-  unevenWork,
-  withUnevenWork,
-} from '.'
+import { HAND_WORK, LEG_WORK } from '../language'
+import { mirroredCurve, otherWaySteps, otherWayText, passesOf, unevenWork, withUnevenWork } from '.'
 
 const side = fc.constantFrom('left' as const, 'right' as const)
 const curve = fc.oneof(
@@ -33,7 +24,7 @@ const MIRRORED: Record<On, On> = {
 test('the mirrored pattern gives the mirrored work', () => {
   fc.assert(
     fc.property(curve, how, (pattern, work) => {
-      const card = { alignment: [] }
+      const card = { alignment: [], language: 'en' }
       const told = unevenWork(card, pattern, work).cues
       expect(unevenWork(card, mirroredCurve(pattern), work).cues).toEqual(
         told.map((cue) => ({
@@ -49,7 +40,7 @@ test('the mirrored pattern gives the mirrored work', () => {
 
 test('a right thoracic curve is reached by the left hand, a left lumbar one by the right leg', () => {
   const { cues, caution, props } = unevenWork(
-    { alignment: [] },
+    { alignment: [], language: 'en' },
     { ribs: 'right', lowBack: 'left' },
     { hand: 'block', leg: 'hip higher' }
   )
@@ -64,9 +55,9 @@ test('a right thoracic curve is reached by the left hand, a left lumbar one by t
   ])
   expect(caution).toMatchObject({ condition: 'scoliosis', verdict: 'ask-first' })
   expect(props).toEqual(['block'])
-  expect(() => unevenWork({ alignment: [] }, {}, { hand: 'pad', leg: 'foot back' })).toThrow(
-    'Give the bulging side'
-  )
+  expect(() =>
+    unevenWork({ alignment: [], language: 'en' }, {}, { hand: 'pad', leg: 'foot back' })
+  ).toThrow('Give the bulging side')
 })
 
 test('the work joins a card without a finding, and only once as a caution and a prop', () => {
@@ -88,10 +79,10 @@ test('the work joins a card without a finding, and only once as a caution and a 
 
 describe('twists with two directions for each leg position', () => {
   test('hands and turn change, legs stay', () => {
-    expect(otherWayText('Turn right, left hand on the right knee.')).toBe(
+    expect(otherWayText('Turn right, left hand on the right knee.', 'en')).toBe(
       'Turn left, right hand on the right knee.'
     )
-    expect(otherWayText('Press the left foot, twist to the right.')).toBe(
+    expect(otherWayText('Press the left foot, twist to the right.', 'en')).toBe(
       'Press the left foot, twist to the left.'
     )
   })

@@ -1,4 +1,5 @@
 import { type Card, type Caution, type Cue, freshId, type Side } from '../card'
+import { type HandWork, type LegWork, lexiconOf } from '../language'
 import { otherSide } from './mirrorCard'
 
 /**
@@ -13,13 +14,6 @@ export interface Curve {
   lowBack?: Side
 }
 
-/** How the hand of the hollow side is placed, for a rib-cage curve. */
-export const HAND_WORK = ['forward', 'cupped', 'pad', 'block'] as const
-/** How the leg of the hollow side is placed, for a low-back curve. */
-export const LEG_WORK = ['foot back', 'hip higher'] as const
-export type HandWork = (typeof HAND_WORK)[number]
-export type LegWork = (typeof LEG_WORK)[number]
-
 export interface UnevenWork {
   cues: Cue[]
   caution: Caution
@@ -27,19 +21,6 @@ export interface UnevenWork {
   props: string[]
 }
 
-const HAND_SAYS: Record<HandWork, (side: string) => string> = {
-  forward: (side) => `Set the ${side} hand a little out and further forward.`,
-  cupped: (side) => `Raise the ${side} palm on cupped fingers.`,
-  pad: (side) => `Raise the ${side} hand on a folded pad.`,
-  block: (side) => `Raise the ${side} hand on a flat block.`,
-}
-const LEG_SAYS: Record<LegWork, (side: string) => string[]> = {
-  'foot back': (side) => [`Set the ${side} foot a little further back.`],
-  'hip higher': (side) => [
-    `Bend both knees and lift the ${side} hip higher.`,
-    `Keep the ${side} hip high while the knees straighten.`,
-  ],
-}
 const HAND_PROP: Partial<Record<HandWork, string>> = { pad: 'folded mat', block: 'block' }
 
 /** A side word that stays as it is on both halves: the body's own side. */
@@ -52,12 +33,13 @@ const fixed = (side: Side) => `{${side}}`
  * @throws RangeError when neither curve is given
  */
 export function unevenWork(
-  card: Pick<Card, 'alignment'>,
+  card: Pick<Card, 'alignment' | 'language'>,
   curve: Curve,
   how: { hand: HandWork; leg: LegWork }
 ): UnevenWork {
   if (!curve.ribs && !curve.lowBack)
     throw new RangeError('Give the bulging side of the rib cage, of the low back, or of both.')
+  const says = lexiconOf(card.language).uneven
   const cues: Cue[] = []
   const add = (region: Cue['region'], on: Cue['on'], text: string) =>
     cues.push({
@@ -71,28 +53,24 @@ export function unevenWork(
     })
   if (curve.lowBack) {
     const hollow = otherSide(curve.lowBack)
-    for (const text of LEG_SAYS[how.leg](fixed(hollow)))
+    for (const text of says.leg[how.leg](fixed(hollow)))
       add(how.leg === 'foot back' ? 'feet' : 'hips and pelvis', `${hollow}-only`, text)
-    add('low back', `${hollow}-only`, `Breathe into the {${hollow}} low back, where it is short.`)
+    add('low back', `${hollow}-only`, says.lowBack(fixed(hollow)))
   }
   if (curve.ribs) {
     const hollow = otherSide(curve.ribs)
-    add('wrists and hands', `${hollow}-only`, HAND_SAYS[how.hand](fixed(hollow)))
-    add(
-      'ribs and upper back',
-      `${hollow}-only`,
-      `Breathe into the {${hollow}} ribs, where they are hollow.`
-    )
-    add('ribs and upper back', `${curve.ribs}-only`, `Let the {${curve.ribs}} ribs be quiet.`)
+    add('wrists and hands', `${hollow}-only`, says.hand[how.hand](fixed(hollow)))
+    add('ribs and upper back', `${hollow}-only`, says.hollowRibs(fixed(hollow)))
+    add('ribs and upper back', `${curve.ribs}-only`, says.fullRibs(fixed(curve.ribs)))
   }
-  add('low back', 'both', 'Start small, then compare both sides: more even than before is enough.')
+  add('low back', 'both', says.compare)
   const prop = curve.ribs ? HAND_PROP[how.hand] : undefined
   return {
     cues,
     caution: {
-      condition: 'scoliosis',
+      condition: says.condition,
       verdict: 'ask-first',
-      say: 'Ask your clinician first whether to work unevenly at all, and on which side.',
+      say: says.ask,
     },
     props: prop ? [prop] : [],
   }

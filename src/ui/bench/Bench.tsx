@@ -1,5 +1,6 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { ActionIcon, Button, NativeSelect, Skeleton } from '@mantine/core'
 import {
   IconArrowBackUp,
@@ -18,7 +19,6 @@ import {
   type SectionId,
   sectionOf,
   SECTIONS,
-  STATUS_WORDS,
   STATUSES,
   titleOf,
 } from '@/core/card'
@@ -366,7 +366,7 @@ function StatusSelect({ id, status }: { id: string; status: string }) {
       size="xs"
       aria-label="Status"
       value={value}
-      data={STATUSES.map((each) => ({ value: each, label: STATUS_WORDS[each] }))}
+      data={STATUSES.map((each) => ({ value: each, label: LABELS.status[each] }))}
       onChange={(event) => {
         const before = value
         const next = event.currentTarget.value

@@ -1,7 +1,8 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { phaseOffered, phaseSeconds, paceOf } from '@/core/breath'
-import { BREATH_WORDS, BREATHS, type Breath, type Step } from '@/core/card'
+import { BREATHS, type Breath, type Step } from '@/core/card'
 import { memo } from 'react'
 import { BreathMark } from '../shared/BreathMark'
 import classes from './BreathCell.module.css'
@@ -20,7 +21,10 @@ interface CellProps {
 /** One segment of the breath spine: the shape says the phase, the height says the seconds. */
 export function BreathCell({ item, index, list }: CellProps) {
   const { breath, seconds, repeat, cycle } = item
-  const offered = phaseOffered(item.text)
+  const offered = phaseOffered(
+    item.text,
+    useBench((state) => state.card.language)
+  )
   return (
     <Cell
       {...{ breath, seconds, repeat, cycle, index, list }}
@@ -49,7 +53,7 @@ const Cell = memo(function Cell({ index, list, offer, ...step }: PhaseProps) {
   return (
     <div className={classes.cell}>
       <span className={classes.word} aria-hidden>
-        {BREATH_WORDS[step.breath].split(' ').map((word) => (
+        {LABELS.breath[step.breath].split(' ').map((word) => (
           <span key={word}>{word}</span>
         ))}
       </span>
@@ -70,7 +74,7 @@ const Cell = memo(function Cell({ index, list, offer, ...step }: PhaseProps) {
         >
           {BREATHS.map((breath) => (
             <option key={breath} value={breath}>
-              {BREATH_WORDS[breath]}
+              {LABELS.breath[breath]}
             </option>
           ))}
         </select>

@@ -1,7 +1,8 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { NativeSelect, TextInput } from '@mantine/core'
-import { type Caution, dropUnwritable, VERDICT_WORDS, VERDICTS } from '@/core/card'
+import { type Caution, dropUnwritable, VERDICTS } from '@/core/card'
 import { CONDITIONS } from './conditions'
 import { PartList } from './PartList'
 import { LineSpread, SidedLine } from './SidedLine'
@@ -40,7 +41,7 @@ export function CautionsSection() {
               aria-label={`Verdict ${at}`}
               leftSection={<VerdictMark verdict={caution.verdict} />}
               value={caution.verdict}
-              data={VERDICTS.map((value) => ({ value, label: VERDICT_WORDS[value] }))}
+              data={VERDICTS.map((value) => ({ value, label: LABELS.verdict[value] }))}
               onChange={(event) =>
                 set({ verdict: event.currentTarget.value as Caution['verdict'] })
               }

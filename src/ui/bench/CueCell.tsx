@@ -1,7 +1,8 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { useState } from 'react'
-import { type Cue, ON, ON_WORDS, REGIONS } from '@/core/card'
+import { type Cue, ON, REGIONS } from '@/core/card'
 import { later } from '../shared/later'
 import classes from './CueCell.module.css'
 import { useBench, useBenchStore } from './store'
@@ -40,7 +41,7 @@ export function CueCell({ item: cue, index }: { item: Cue; index: number }) {
         >
           {ON.map((on) => (
             <option key={on} value={on}>
-              {ON_WORDS[on]}
+              {LABELS.on[on]}
             </option>
           ))}
         </select>

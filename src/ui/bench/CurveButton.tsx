@@ -1,19 +1,12 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { Button, Group, Modal, Radio, SegmentedControl, Stack, Text } from '@mantine/core'
 import { IconScale } from '@tabler/icons-react'
 import { useState } from 'react'
-import { ON_WORDS, type Side } from '@/core/card'
-import {
-  type Curve,
-  HAND_WORK,
-  type HandWork,
-  LEG_WORK,
-  type LegWork,
-  plainText,
-  unevenWork,
-  withUnevenWork,
-} from '@/core/sides'
+import { type Side } from '@/core/card'
+import { HAND_WORK, type HandWork, LEG_WORK, type LegWork } from '@/core/language'
+import { type Curve, plainText, unevenWork, withUnevenWork } from '@/core/sides'
 import { useBench, useBenchStore } from './store'
 
 const BULGES = [
@@ -104,9 +97,9 @@ function CurveDialog({ onClose }: { onClose: () => void }) {
           <ul style={{ margin: 0, paddingLeft: 20 }} aria-label="Cues to be added">
             {work.cues.map((cue) => (
               <li key={cue.id}>
-                {plainText(cue.text)}{' '}
+                {plainText(cue.text, card)}{' '}
                 <Text span size="sm" c="dimmed">
-                  ({ON_WORDS[cue.on]})
+                  ({LABELS.on[cue.on]})
                 </Text>
               </li>
             ))}

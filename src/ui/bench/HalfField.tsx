@@ -2,8 +2,9 @@
 
 import { type KeyboardEvent, memo, useState } from 'react'
 import { dropUnwritable, MAX_LINE, type Side } from '@/core/card'
-import { mirrorText, sideWords, toggleFixed } from '@/core/sides'
+import { type MirrorOptions, mirrorText, sideWords, toggleFixed } from '@/core/sides'
 import classes from './HalfField.module.css'
+import { useBench } from './store'
 import { keyOf } from './keys'
 
 interface Props {
@@ -25,12 +26,13 @@ interface Props {
 /** One half of a spread row: what is typed here is written for the other side at once. */
 export const HalfField = memo(function HalfField(props: Props) {
   const { value, onChange, side, writtenFor, sided, label, field, placeholder } = props
+  const said = { language: useBench((state) => state.card.language) }
   const [typed, setTyped] = useState<string | null>(null)
   const across = sided && side !== writtenFor
-  const store = (text: string) => (across ? mirrorText(text) : text)
+  const store = (text: string) => (across ? mirrorText(text, said) : text)
   // What was typed stands letter by letter as long as it means what is stored.
   const shown =
-    typed !== null && store(typed) === value ? typed : across ? mirrorText(value) : value
+    typed !== null && store(typed) === value ? typed : across ? mirrorText(value, said) : value
 
   function change(text: string) {
     const clean = dropUnwritable(text).replace(/[\n\t]+/g, ' ')
@@ -41,7 +43,7 @@ export const HalfField = memo(function HalfField(props: Props) {
   function keyDown(event: KeyboardEvent<HTMLTextAreaElement>) {
     if (sided && keyOf(event) === 'fix-word') {
       event.preventDefault()
-      change(toggleFixed(shown, event.currentTarget.selectionStart))
+      change(toggleFixed(shown, event.currentTarget.selectionStart, said))
       return
     }
     props.onKeyDown?.(event)
@@ -55,7 +57,7 @@ export const HalfField = memo(function HalfField(props: Props) {
       onSubmit={(event) => event.preventDefault()}
     >
       <div className={classes.backdrop} aria-hidden dir="auto">
-        <Underlined text={shown} side={side} sided={sided} />
+        <Underlined text={shown} side={side} sided={sided} said={said} />
         {'\u200b'}
       </div>
       <textarea
@@ -90,9 +92,10 @@ export const HalfField = memo(function HalfField(props: Props) {
 })
 
 /** The same letters, unseen, with the underlines of the side words. */
-function Underlined({ text, side, sided }: { text: string; side: Side; sided: boolean }) {
+function Underlined(props: { text: string; side: Side; sided: boolean; said: MirrorOptions }) {
+  const { text, side, sided, said } = props
   if (!sided) return text
-  const words = sideWords(text).filter((word) => word.role !== 'plain')
+  const words = sideWords(text, said).filter((word) => word.role !== 'plain')
   const ends = [0, ...words.map((word) => word.end)]
   return (
     <>

@@ -1,7 +1,7 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { Button, Radio, Textarea } from '@mantine/core'
-import { stayWords } from '@/core/breath'
 import { dropUnwritable, firstSideOf, freshId, PROPS, type Rung } from '@/core/card'
 import { withReferenceRung } from '@/core/figure'
 import { useSchool } from '../shared/school'
@@ -72,7 +72,7 @@ export function LadderSection() {
           )}
           {!rung.reference && <RungSteps rung={rung} path={path} at={at} />}
           <More
-            summary={`Its own stay${rung.stay ? `: ${stayWords(rung.stay)}` : ' (as the card says)'}`}
+            summary={`Its own stay${rung.stay ? `: ${LABELS.stay(rung.stay)}` : ' (as the card says)'}`}
           >
             {rung.stay ? (
               <>

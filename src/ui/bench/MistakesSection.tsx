@@ -1,7 +1,8 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { NativeSelect } from '@mantine/core'
-import { type Mistake, type On, ON, ON_WORDS } from '@/core/card'
+import { type Mistake, type On, ON } from '@/core/card'
 import { HalfTitles } from './HalfTitles'
 import { PartList } from './PartList'
 import { LineSpread, SidedLine } from './SidedLine'
@@ -52,7 +53,7 @@ export function MistakesSection() {
               size="xs"
               aria-label={`Sides of mistake ${at}`}
               value={mistake.on}
-              data={ON.map((value) => ({ value, label: ON_WORDS[value] }))}
+              data={ON.map((value) => ({ value, label: LABELS.on[value] }))}
               onChange={(event) => set({ on: event.currentTarget.value as On })}
             />
           )}

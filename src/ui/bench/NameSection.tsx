@@ -1,16 +1,9 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { NativeSelect, SimpleGrid, Text, Textarea, TextInput } from '@mantine/core'
 import { useEffect, useState } from 'react'
-import {
-  BASE_TITLES,
-  BASES,
-  type Card,
-  dropUnwritable,
-  MANNERS,
-  SIDE_NAMED_BY,
-  SPINES,
-} from '@/core/card'
+import { BASES, type Card, dropUnwritable, MANNERS, SIDE_NAMED_BY, SPINES } from '@/core/card'
 import { packOf } from '@/core/language'
 import { writeFor } from '@/core/sides'
 import { TagsField } from '../shared/TagsField'
@@ -90,7 +83,7 @@ export function NameSection() {
         <NativeSelect
           label="Base"
           value={card.base}
-          data={BASES.map((value) => ({ value, label: BASE_TITLES[value] }))}
+          data={BASES.map((value) => ({ value, label: LABELS.base[value] }))}
           onChange={type('base')}
         />
         <NativeSelect

@@ -1,8 +1,9 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { useCallback } from 'react'
 import type { Card } from '@/core/card'
-import { durationWords, spineOf, timeOf } from '@/core/breath'
+import { spineOf, timeOf } from '@/core/breath'
 import { useSchool } from '../shared/school'
 import { Spine } from '../shared/Spine'
 import classes from './Bench.module.css'
@@ -24,9 +25,9 @@ export function PassTime() {
     <section className={classes.time} aria-label="Time">
       <h2>Time</h2>
       <p>
-        <b>{durationWords(time.total)}</b> in all, {Math.round(time.breaths * 10) / 10} breaths
+        <b>{LABELS.duration(time.total)}</b> in all, {Math.round(time.breaths * 10) / 10} breaths
         {time.left !== null &&
-          `: ${durationWords(time.right)} a side, ${durationWords(time.between)} between`}
+          `: ${LABELS.duration(time.right)} a side, ${LABELS.duration(time.between)} between`}
         . The set-up is not counted.
       </p>
       <Spine

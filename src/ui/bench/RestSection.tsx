@@ -1,17 +1,9 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { NativeSelect, NumberInput, Text, Textarea } from '@mantine/core'
 import { useEffect, useState } from 'react'
-import {
-  type Assist,
-  BREATH_WORDS,
-  BREATHS,
-  type Breath,
-  dropUnwritable,
-  type On,
-  ON,
-  ON_WORDS,
-} from '@/core/card'
+import { type Assist, BREATHS, type Breath, dropUnwritable, type On, ON } from '@/core/card'
 import { api } from '../shared/api'
 import { TagsField } from '../shared/TagsField'
 import { PartList } from './PartList'
@@ -83,7 +75,7 @@ export function RestSection() {
               value={assist.breath ?? ''}
               data={[
                 { value: '', label: 'any breath' },
-                ...BREATHS.map((value) => ({ value, label: `on ${BREATH_WORDS[value]}` })),
+                ...BREATHS.map((value) => ({ value, label: `on ${LABELS.breath[value]}` })),
               ]}
               onChange={(event) =>
                 set({ breath: (event.currentTarget.value || undefined) as Breath | undefined })
@@ -94,7 +86,7 @@ export function RestSection() {
                 size="xs"
                 aria-label={`Sides of touch ${at}`}
                 value={assist.on}
-                data={ON.map((value) => ({ value, label: ON_WORDS[value] }))}
+                data={ON.map((value) => ({ value, label: LABELS.on[value] }))}
                 onChange={(event) => set({ on: event.currentTarget.value as On })}
               />
             )}

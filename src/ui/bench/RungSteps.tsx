@@ -108,7 +108,7 @@ function Differences({ rung, path, at }: Props) {
                 onChange={(event) => setMode(step, event.currentTarget.value)}
               />
               <span className={mode === 'same' ? undefined : classes.struck} dir="auto">
-                {plainText(step.text)}
+                {plainText(step.text, card)}
               </span>
               <Button size="compact-xs" variant="subtle" onClick={() => addAfter(step)}>
                 Add after

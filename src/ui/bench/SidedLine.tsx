@@ -1,6 +1,7 @@
 'use client'
 
 import type { ReactNode } from 'react'
+import { LABELS, packOf } from '@/core/language'
 import { fieldName } from './focus'
 import { HalfField } from './HalfField'
 import classes from './Spread.module.css'
@@ -26,20 +27,25 @@ export function SidedLine({
   const sided = useBench((state) => state.card.sides === 'sided')
   const writtenFor = useBench((state) => state.card.writtenFor)
   const set = (text: string) => bench.getState().set(path, text)
-  const half = (side: 'left' | 'right'): ReactNode => (
-    <div className={classes[side]}>
-      <HalfField
-        value={value}
-        onChange={set}
-        side={side}
-        writtenFor={writtenFor}
-        sided={sided}
-        label={sided ? `${name}, ${side} leads` : name}
-        field={fieldName(path, side)}
-        placeholder={side === writtenFor || !sided ? placeholder : undefined}
-      />
-    </div>
-  )
+  const language = useBench((state) => state.card.language)
+  const unknown = sided && !packOf(language)
+  const half = (side: 'left' | 'right'): ReactNode =>
+    unknown && side !== writtenFor ? (
+      <p className={`${classes.notHere} ${classes[side]}`}>{LABELS.sheet.notWritten(language)}</p>
+    ) : (
+      <div className={classes[side]}>
+        <HalfField
+          value={value}
+          onChange={set}
+          side={side}
+          writtenFor={writtenFor}
+          sided={sided}
+          label={sided ? `${name}, ${side} leads` : name}
+          field={fieldName(path, side)}
+          placeholder={side === writtenFor || !sided ? placeholder : undefined}
+        />
+      </div>
+    )
   return (
     <div className={classes.row}>
       <span />

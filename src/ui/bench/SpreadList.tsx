@@ -13,6 +13,7 @@ import {
   type Step,
   type StepList,
 } from '@/core/card'
+import { LABELS, packOf } from '@/core/language'
 import { later, useQuiet } from '../shared/later'
 import { useSchool } from '../shared/school'
 import { FindingsAt } from './FindingsAt'
@@ -130,6 +131,7 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
   const sided = useBench((state) => state.card.sides === 'sided')
   const writtenFor = useBench((state) => state.card.writtenFor)
   const drawn = useBench((state) => list === 'alignment' && isDrawn(state.card))
+  const language = useBench((state) => state.card.language)
   const school = useSchool()
   const firstSide = useBench((state) => firstSideOf(state.card, school))
   const actions = useMemo(() => rowActions(bench, kind), [bench, kind])
@@ -175,6 +177,7 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
           sided={sided}
           writtenFor={writtenFor}
           firstSide={firstSide}
+          language={language}
           actions={actions}
         />
       ))}
@@ -200,17 +203,20 @@ interface RowProps {
   sided: boolean
   writtenFor: Side
   firstSide: Side
+  language: string
   actions: RowActions
 }
 
 const SpreadRow = memo(function SpreadRow(props: RowProps) {
-  const { item, index, kind, sided, writtenFor, firstSide, actions } = props
+  const { item, index, kind, sided, writtenFor, firstSide, language, actions } = props
   const { list, noun, Centre } = kind
   const name = `${noun[0]!.toUpperCase()}${noun.slice(1)} ${index + 1}`
   const on = 'on' in item ? item.on : 'both'
   const half = (side: Side) =>
     sided && !belongsTo(on, side, firstSide) ? (
-      <p className={`${classes.notHere} ${classes[side]}`}>not on this side</p>
+      <p className={`${classes.notHere} ${classes[side]}`}>{LABELS.sheet.notHere}</p>
+    ) : sided && side !== writtenFor && !packOf(language) ? (
+      <p className={`${classes.notHere} ${classes[side]}`}>{LABELS.sheet.notWritten(language)}</p>
     ) : (
       <div className={classes[side]}>
         <HalfField

@@ -1,16 +1,8 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { NumberInput, SimpleGrid, Text } from '@mantine/core'
-import {
-  cuesWithin,
-  durationWords,
-  paceOf,
-  paceWords,
-  speechSeconds,
-  staySeconds,
-  staySecondsOnce,
-  stayWords,
-} from '@/core/breath'
+import { cuesWithin, paceOf, speechSeconds, staySeconds, staySecondsOnce } from '@/core/breath'
 import { useCallback } from 'react'
 import type { Card, Pace, School, Stay } from '@/core/card'
 import { useSchool } from '../shared/school'
@@ -113,7 +105,7 @@ export function StayForm({ stay, path }: { stay: Stay; path: string }) {
         ))}
       </SimpleGrid>
       <Text size="sm" c="dimmed" mt="xs">
-        {stayWords(stay) || 'no count yet'} · breath {paceWords(stay.pace ?? school.pace)}
+        {LABELS.stay(stay) || 'no count yet'} · breath {LABELS.pace(stay.pace ?? school.pace)}
       </Text>
     </>
   )
@@ -138,8 +130,8 @@ function stayTimes(card: Card, school: School) {
     whole: staySeconds(card.stay, pace),
     repeats: card.stay.repeats,
     cues: cues.length,
-    said: cues.reduce((sum, cue) => sum + speechSeconds(cue, school.speechRate), 0),
-    fits: cuesWithin(cues, once, school.speechRate),
+    said: cues.reduce((sum, cue) => sum + speechSeconds(cue, school.speechRate, card.language), 0),
+    fits: cuesWithin(cues, once, school.speechRate, card.language),
   }
 }
 
@@ -152,10 +144,10 @@ function StayTime() {
   if (once === 0) return null
   return (
     <Text size="sm" mt={4}>
-      {durationWords(whole)}
-      {repeats > 1 && `, ${durationWords(once)} each time`}.{' '}
+      {LABELS.duration(whole)}
+      {repeats > 1 && `, ${LABELS.duration(once)} each time`}.{' '}
       {cues > 0 &&
-        `The ${cues === 1 ? 'cue takes' : `${cues} cues take`} ${durationWords(said)} to say: ${
+        `The ${cues === 1 ? 'cue takes' : `${cues} cues take`} ${LABELS.duration(said)} to say: ${
           fits === cues ? 'all fit into it.' : `the first ${fits} fit into it.`
         }`}
     </Text>

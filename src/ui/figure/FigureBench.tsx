@@ -35,24 +35,24 @@ interface Place {
   title: string
 }
 
-const short = (text: string) => plainText(text) || 'no words yet'
+const short = (text: string, card: Card) => plainText(text, card) || 'no words yet'
 const LISTS: Partial<Record<string, string>> = { enter: 'In', otherWay: 'Other way', exit: 'Out' }
 
-function titleOfForm({ of, path, field, owners }: Part): string {
+function titleOfForm({ of, path, field, owners }: Part, card: Card): string {
   if (of === 'rung') {
     const rung = owners[0]!.value as Rung
-    return `Rung: ${short(rung.name)}${rung.reference ? ' (the form described)' : ''}`
+    return `Rung: ${short(rung.name, card)}${rung.reference ? ' (the form described)' : ''}`
   }
   if (of !== 'step') return 'The start'
   const { text } = owners[0]!.value as Step
   const rung = owners.find((owner) => owner.of === 'rung')?.value as Rung | undefined
-  if (rung) return `Added on ${short(rung.name)}: ${short(text)}`
-  return `${LISTS[field] ?? field} ${Number(/\[(\d+)\]/.exec(path)![1]) + 1}: ${short(text)}`
+  if (rung) return `Added on ${short(rung.name, card)}: ${short(text, card)}`
+  return `${LISTS[field] ?? field} ${Number(/\[(\d+)\]/.exec(path)![1]) + 1}: ${short(text, card)}`
 }
 
 /** Every form of a card that can have a figure, in the order of the work. */
 const placesOf = (card: Card): Place[] =>
-  figuresOf(card, true).map((part) => ({ where: part.path, title: titleOfForm(part) }))
+  figuresOf(card, true).map((part) => ({ where: part.path, title: titleOfForm(part, card) }))
 
 interface Saved {
   card: Card

@@ -1,5 +1,6 @@
+import { LABELS } from '@/core/language'
 import { breathShape } from '@/core/breath'
-import { BREATH_WORDS, type Breath } from '@/core/card'
+import { type Breath } from '@/core/card'
 
 /** The mark of a breath phase: its shape tells in, out, hold and free apart. */
 export function BreathMark({
@@ -22,7 +23,7 @@ export function BreathMark({
       viewBox={`0 0 ${width} ${height}`}
       {...(decorative
         ? { 'aria-hidden': true }
-        : { role: 'img', 'aria-label': `breathe ${BREATH_WORDS[breath]}` })}
+        : { role: 'img', 'aria-label': `breathe ${LABELS.breath[breath]}` })}
     >
       <path
         d={shape.path}

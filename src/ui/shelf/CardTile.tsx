@@ -1,7 +1,7 @@
+import { LABELS } from '@/core/language'
 import Link from 'next/link'
 import { Edge } from '../shared/Edge'
 import classes from './Shelf.module.css'
-import { STATUS_WORDS } from '@/core/card'
 import type { ShelfCard } from '@/core/deck'
 
 /** Browsers keep a drawing for good: raise this when figures are drawn in another way. */
@@ -26,7 +26,7 @@ export function CardTile({ card }: { card: ShelfCard }) {
           <span>{card.sides === 'sided' ? 'two sides' : 'even'}</span>
         </p>
         <p className={classes.facts}>
-          <span className={classes[card.status]}>{STATUS_WORDS[card.status]}</span>
+          <span className={classes[card.status]}>{LABELS.status[card.status]}</span>
           <Link href={`/cards/${card.id}`} className={classes.read} prefetch={false}>
             Read<span className="visually-hidden"> {card.title}</span>
           </Link>

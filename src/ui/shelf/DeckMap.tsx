@@ -1,4 +1,5 @@
-import { BASE_TITLES, BASES, SPINES, type Base, type Spine } from '@/core/card'
+import { LABELS } from '@/core/language'
+import { BASES, SPINES, type Base, type Spine } from '@/core/card'
 import classes from './DeckMap.module.css'
 import type { ShelfCard } from '@/core/deck'
 
@@ -31,7 +32,7 @@ export function DeckMap({ cards, chosen, onChoose }: Props) {
       <tbody>
         {BASES.map((base) => (
           <tr key={base}>
-            <th scope="row">{BASE_TITLES[base].split(',')[0]}</th>
+            <th scope="row">{LABELS.base[base].split(',')[0]}</th>
             {SPINES.map((spine) => {
               const count = counts.get(`${base} ${spine}`) ?? 0
               const here = chosen?.base === base && chosen.spine === spine
@@ -45,7 +46,7 @@ export function DeckMap({ cards, chosen, onChoose }: Props) {
                     <button
                       className={classes.place}
                       aria-pressed={here}
-                      aria-label={`${BASE_TITLES[base]}, ${spine}: ${count}`}
+                      aria-label={`${LABELS.base[base]}, ${spine}: ${count}`}
                       onClick={() => onChoose(here ? null : { base, spine })}
                     >
                       {count}

@@ -1,9 +1,10 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { Alert, Button, Group, Modal, NativeSelect, SimpleGrid, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { type FormEvent, useState } from 'react'
-import { BASE_TITLES, BASES, MANNERS, SPINES } from '@/core/card'
+import { BASES, MANNERS, SPINES } from '@/core/card'
 import { useAuthor } from '../chrome/AuthorName'
 import { api } from '../shared/api'
 
@@ -45,7 +46,7 @@ export function NewCard({ onClose }: { onClose: () => void }) {
           <NativeSelect
             name="base"
             label="Base"
-            data={BASES.map((value) => ({ value, label: BASE_TITLES[value] }))}
+            data={BASES.map((value) => ({ value, label: LABELS.base[value] }))}
           />
           <NativeSelect name="spine" label="Spine" data={[...SPINES]} />
           <NativeSelect name="manner" label="Manner" data={[...MANNERS]} />

@@ -1,9 +1,10 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { useElementSize } from '@mantine/hooks'
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import { useLayoutEffect, useMemo, useRef, useState } from 'react'
-import { BASE_TITLES, BASES, type Base } from '@/core/card'
+import { BASES, type Base } from '@/core/card'
 import { CardTile } from './CardTile'
 import classes from './Shelf.module.css'
 import type { ShelfCard } from '@/core/deck'
@@ -42,7 +43,7 @@ export function Rows({ cards }: { cards: ShelfCard[] }) {
             >
               {'base' in row ? (
                 <h2 className={classes.rowTitle}>
-                  {BASE_TITLES[row.base]} <span>{row.count}</span>
+                  {LABELS.base[row.base]} <span>{row.count}</span>
                 </h2>
               ) : (
                 <div

@@ -1,12 +1,13 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { Alert, Button, NativeSelect, Skeleton, Text, TextInput } from '@mantine/core'
 import { useDisclosure } from '@mantine/hooks'
 import { IconPlus, IconSearch } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import { useDeferredValue, useMemo, useState } from 'react'
 import type { ShelfCard } from '@/core/deck'
-import { BASE_TITLES, BASES, MANNERS, SECTIONS, STATUS_WORDS, STATUSES, SPINES } from '@/core/card'
+import { BASES, MANNERS, SECTIONS, STATUSES, SPINES } from '@/core/card'
 import { Header } from '../chrome/Header'
 import { DeckMap } from './DeckMap'
 import { type Filters, NO_FILTERS, passes } from './filters'
@@ -65,7 +66,7 @@ export function Shelf() {
               <Filter
                 label="Base"
                 value={filters.base}
-                options={BASES.map((value) => [value, BASE_TITLES[value]])}
+                options={BASES.map((value) => [value, LABELS.base[value]])}
                 onChange={(base) => set({ base })}
               />
               <Filter
@@ -92,7 +93,7 @@ export function Shelf() {
               <Filter
                 label="Status"
                 value={filters.status}
-                options={STATUSES.map((status) => [status, STATUS_WORDS[status]])}
+                options={STATUSES.map((status) => [status, LABELS.status[status]])}
                 onChange={(status) => set({ status })}
               />
               <Filter

@@ -197,7 +197,7 @@ const sheet = {
   cycle: 'cycle',
   seconds: (n: number) => `${tenth(n)} s`,
   say: ['Say: “', '”'] as const,
-  breaksCue: (region: string, cue: string) => `breaks the cue on ${region}: ${cue}`,
+  breaksCue: (region: string, cue: string) => `Breaks the cue on ${region}: ${cue}`,
   reason: 'Reason:',
   described: 'the form described here',
   with: (props: string[]) => `With ${props.join(', ')}.`,

@@ -1,6 +1,6 @@
-import type { Side } from '../card'
-import { leadHintsOf } from './englishLeads'
-import type { Lexicon, Relative, RelativeKind, SideWord, SilentSwap } from './lexicon'
+import type { Side } from '../../card'
+import { leadHintsOf } from './sideLeads'
+import type { Lexicon, Relative, RelativeKind, SideWord, SilentSwap } from '../lexicon'
 
 /** How English instruction speaks about sides without, or beside, the plain side words. */
 
@@ -211,7 +211,32 @@ const turnWords =
   (text) =>
     find(text).filter((word) => word.role === 'swaps' && !OF_LEGS.test(text.slice(word.end)))
 
-export const englishHabits = (find: Lexicon['find']): Omit<Lexicon, 'language' | 'find'> => ({
+const TURNS = /\b(?:turn|twist|rotate|revolve)/i
+
+/** What is said where the two sides are placed unevenly on purpose. */
+const uneven: Lexicon['uneven'] = {
+  hand: {
+    forward: (side) => `Set the ${side} hand a little out and further forward.`,
+    cupped: (side) => `Raise the ${side} palm on cupped fingers.`,
+    pad: (side) => `Raise the ${side} hand on a folded pad.`,
+    block: (side) => `Raise the ${side} hand on a flat block.`,
+  },
+  leg: {
+    'foot back': (side) => [`Set the ${side} foot a little further back.`],
+    'hip higher': (side) => [
+      `Bend both knees and lift the ${side} hip higher.`,
+      `Keep the ${side} hip high while the knees straighten.`,
+    ],
+  },
+  lowBack: (side) => `Breathe into the ${side} low back, where it is short.`,
+  hollowRibs: (side) => `Breathe into the ${side} ribs, where they are hollow.`,
+  fullRibs: (side) => `Let the ${side} ribs be quiet.`,
+  compare: 'Start small, then compare both sides: more even than before is enough.',
+  condition: 'scoliosis',
+  ask: 'Ask your clinician first whether to work unevenly at all, and on which side.',
+}
+
+export const englishHabits = (find: Lexicon['find']): Omit<Lexicon, 'find'> => ({
   suspects: suspects(find),
   silentSwap: (text) => silentSwap(find, text),
   tellsSwap: (text) => TELLS_SWAP.test(text),
@@ -221,4 +246,7 @@ export const englishHabits = (find: Lexicon['find']): Omit<Lexicon, 'language' |
   onlyOneSide,
   unequalCounts,
   turnWords: turnWords(find),
+  turns: (text) => TURNS.test(text),
+  unwind: 'Unwind to the middle.',
+  uneven,
 })

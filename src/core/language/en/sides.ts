@@ -1,6 +1,6 @@
-import type { Lexicon, SideOptions, SideWord, Turning } from './lexicon'
-import { englishHabits } from './englishHabits'
-import { letterNamesSide, namesSide, plainlyNamesSide, shortNamesSide } from './englishReading'
+import type { Lexicon, SideOptions, SideWord, Turning } from '../lexicon'
+import { englishHabits } from './sideHabits'
+import { letterNamesSide, namesSide, plainlyNamesSide, shortNamesSide } from './sideReading'
 
 /** Everything in a line that could be a side word, or a span that braces fix. */
 const CANDIDATE =
@@ -144,4 +144,4 @@ function find(text: string, options: SideOptions = {}): SideWord[] {
 }
 
 /** English: its side words, and its habits of speaking about sides. */
-export const english: Lexicon = { language: 'en', find, ...englishHabits(find) }
+export const englishSides: Lexicon = { find, ...englishHabits(find) }

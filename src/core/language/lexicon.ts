@@ -1,4 +1,4 @@
-import type { On, Region, Side } from '../card'
+import type { Cue, On, Region, Side } from '../card'
 
 /** What kind of word tells the side. */
 export type SideWordKind = 'side' | 'letter' | 'turn'
@@ -76,8 +76,6 @@ export interface OnlyHint {
 
 /** The side words of one language, and its habits of speaking about sides. */
 export interface Lexicon {
-  /** BCP 47 language code. */
-  language: string
   /** Finds every side word of a line, in order, without overlaps. */
   find: (text: string, options?: SideOptions) => SideWord[]
   /** Side words that swap, though they are probably meant as fixed. */
@@ -98,4 +96,59 @@ export interface Lexicon {
   unequalCounts: (text: string) => string | null
   /** Side words that change with the direction of a turn while the legs stay. */
   turnWords: (text: string) => SideWord[]
+  /** Whether a line speaks of turning. */
+  turns: (text: string) => boolean
+  /** The way back from one direction of a turn, before the other. */
+  unwind: string
+  uneven: UnevenWords
+}
+
+/** How the hand of the hollow side is placed, for a rib-cage curve. */
+export const HAND_WORK = ['forward', 'cupped', 'pad', 'block'] as const
+/** How the leg of the hollow side is placed, for a low-back curve. */
+export const LEG_WORK = ['foot back', 'hip higher'] as const
+export type HandWork = (typeof HAND_WORK)[number]
+export type LegWork = (typeof LEG_WORK)[number]
+
+/** Cues of one side for a side-bent spine; each is told for the side word that it is given. */
+export interface UnevenWords {
+  hand: Record<HandWork, (side: string) => string>
+  leg: Record<LegWork, (side: string) => string[]>
+  lowBack: (side: string) => string
+  hollowRibs: (side: string) => string
+  fullRibs: (side: string) => string
+  /** Said of both sides. */
+  compare: Cue['text']
+  condition: string
+  /** Who must be asked first. */
+  ask: string
+}
+
+const nothing = () => []
+const same = (side: string) => side
+
+/** Of a language that has no pack: it has no side words, and nothing is said in it. */
+export const NO_SIDES: Lexicon = {
+  find: nothing,
+  suspects: nothing,
+  silentSwap: () => null,
+  tellsSwap: () => false,
+  relatives: nothing,
+  sets: () => new Set(),
+  leadHints: nothing,
+  onlyOneSide: () => null,
+  unequalCounts: () => null,
+  turnWords: nothing,
+  turns: () => false,
+  unwind: '',
+  uneven: {
+    hand: { forward: same, cupped: same, pad: same, block: same },
+    leg: { 'foot back': (side) => [side], 'hip higher': (side) => [side] },
+    lowBack: same,
+    hollowRibs: same,
+    fullRibs: same,
+    compare: '',
+    condition: '',
+    ask: '',
+  },
 }

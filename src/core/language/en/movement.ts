@@ -1,13 +1,10 @@
-import type { Breath } from '../card'
+import type { BreathWords, Movement, MovementKind } from '../breathWords'
 
 /**
  * Which breath a movement asks for, read from the words of a line (English).
  * Lengthen, lift, open, reach, arch: in. Fold, lower, twist, bend sideways, soften: out.
  * Common practice, no source.
  */
-
-export type Movement = { word: string; at: number; phase: 'in' | 'out'; kind: MovementKind }
-export type MovementKind = 'lengthen' | 'lift' | 'open' | 'fold' | 'lower' | 'turn' | 'soften'
 
 const LIMB =
   '(?:toes?|foot|feet|heels?|knees?|legs?|thighs?|shins?|hands?|palms?|arms?|elbows?|forearms?|wrists?|fingers?|thumbs?|fingertips?|head|chin|neck|eyes|gaze|face|hips?|kneecaps?)'
@@ -59,8 +56,7 @@ function isInstruction(text: string, at: number): boolean {
   return BEGINS.test(before) && !ONLY_NOUN_AFTER.test(before)
 }
 
-/** The movements that a line names, in order. */
-export function movementsIn(text: string): Movement[] {
+function movementsIn(text: string): Movement[] {
   const found: Movement[] = []
   for (const { kind, phase, pattern } of ALL) {
     pattern.lastIndex = 0
@@ -79,15 +75,51 @@ const SPOKEN_IN = /\b(?:breathe|breathing|breath)\s+in\b|\binhal(?:e|es|ing|atio
 const SPOKEN_OUT =
   /\b(?:breathe|breathing|breath)\s+out\b|\bexhal(?:e|es|ing|ation)\b|\bout-breath\b/i
 
-/**
- * The breath that a line asks for: the one it names, else the one its movements share.
- * @returns null when the line names no movement, or movements of both phases
- * @example phaseOffered('Grow long through the crown.') // 'in'
- */
-export function phaseOffered(text: string): Extract<Breath, 'in' | 'out'> | null {
-  const [spokenIn, spokenOut] = [SPOKEN_IN.test(text), SPOKEN_OUT.test(text)]
-  if (spokenIn !== spokenOut) return spokenIn ? 'in' : 'out'
-  if (spokenIn) return null
-  const phases = new Set(movementsIn(text).map((movement) => movement.phase))
-  return phases.size === 1 ? [...phases][0]! : null
+const FOLD_WORD = /\b(?:fold|bow|round|bend(?:ing)?\s+forward|curl|hinge)/i
+
+/** A line that turns the trunk, not a limb or the head. */
+const TRUNK_TURN =
+  /\b(?:twist|revolve)(?:s|ing)?\b|\b(?:turn|rotate)(?:s|ing)?\s+(?:(?:further|deeper|more|again|slowly|gently|and\s+\w+|a\s+little(?:\s+\w+)?|the\s+whole)\s+)*(?:(?:to\s+the\s+)?\{?(?:left|right)\b\}?(?!\s+(?:toes?|foot|feet|heel|knee|leg|thigh|shin|hand|palm|arm|elbow|forearm|fingers?|thumb|cheek|ear|hip))|(?:the\s+|your\s+)?(?:\{?(?:left|right)\}?\s+)?(?:chest|ribs?|ribcage|trunk|torso|spine|body|belly|navel|shoulders|upper\s+back|upper\s+body|heart|breastbone)\b|from\s+the\s+(?:ribs|belly|waist|base|navel))/i
+const TURNS_BACK = /\b(?:unwind|back\s+to\s+(?:the\s+)?(?:cent(?:er|re)|middle)|forward)\b/i
+const LENGTHENS =
+  /\b(?:lengthen|elongate|long|longer|tall|taller|lift|lifts|rise|rises|raise|raises|grow|grows|reach|reaches|stretch|stretches|up|upward|extend|extends|draw\s+up|float|arms?\s+overhead)\b/i
+
+const THEN = /(?:,|;)?\s+(?:and\s+)?then\s+/i
+
+const NUMBER =
+  '(?:\\d+(?:\\s*(?:to|-|–)\\s*\\d+)?|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|sixty)'
+const UNIT =
+  '(?:(?:or|to)\\s+\\w+\\s+)?(?:(?:more|slow|long|full|deep|even|calm|steady|easy|quiet|complete|whole|free|soft|gentle|natural|smooth|deep,\\s+slow|of\\s+your|of\\s+their|in|out)[\\s-]+)*(?:breath(?:s|ing)?|seconds?|secs?|s\\b|minutes?|mins?|min\\b|inhal\\w*|exhal\\w*|in-?breaths?|out-?breaths?|in(?:s)?\\s+and\\s+outs?|hours?|times|rounds?|repeats?|repetitions?|cycles?)'
+const COUNTS = new RegExp(
+  `\\b(?:hold|stay|remain|keep(?:\\s+it)?|pause|wait|rest|linger|count(?:ing)?|stop)\\b[^.;!?]*?\\b(?:for|to|from|of|down|until|up)\\s+(?:a\\s+|the\\s+)?(?:slow\\s+|long\\s+)?(?:count\\s+of\\s+)?(${NUMBER})(?![\\w°])(?!\\s+${UNIT})(?![^.;!?]*\\b(?:breaths?|seconds?|minutes?)\\b)`,
+  'i'
+)
+const BARE_COUNT = new RegExp(
+  `\\b(?:count\\s+of\\s+(${NUMBER})|(${NUMBER})\\s+counts?|hold\\s+(${NUMBER}))(?![\\w°])(?!\\s+${UNIT})(?![^.;!?]*\\b(?:breaths?|seconds?|minutes?)\\b)`,
+  'i'
+)
+const COUNTED_DOWN = /\b(?:five|5)\s*(?:[,…]|\.{2,3})\s*(?:(?:four|4)\b|.*\b(?:one|1)\b)/i
+
+function countIn(text: string): string {
+  const match = COUNTS.exec(text) ?? BARE_COUNT.exec(text)
+  if (match) return match.slice(1).find(Boolean) ?? ''
+  return COUNTED_DOWN.test(text) && !/\b(?:breaths?|seconds?)\b/i.test(text)
+    ? COUNTED_DOWN.exec(text)![0]
+    : ''
+}
+
+/** Which breath English words ask for, and how English counts. */
+export const englishBreath: BreathWords = {
+  movements: movementsIn,
+  named: (text) => {
+    const [inward, out] = [SPOKEN_IN.test(text), SPOKEN_OUT.test(text)]
+    return inward && out ? 'both' : inward ? 'in' : out ? 'out' : null
+  },
+  folds: (word) => FOLD_WORD.test(word),
+  twists: (text) => /\btwist/i.test(text),
+  turnsTrunk: (text) => TRUNK_TURN.test(text) && !TURNS_BACK.test(text),
+  lengthens: (text) => LENGTHENS.test(text),
+  thenAt: (text) => THEN.exec(text)?.index ?? null,
+  countIn,
+  unitAfter: 'breaths',
 }

@@ -1,5 +1,5 @@
-import type { Side } from '../card'
-import type { LeadHint, Lexicon } from './lexicon'
+import type { Side } from '../../card'
+import type { LeadHint, Lexicon } from '../lexicon'
 
 /**
  * What an English line says about the side that leads, by what the side is named by. In the

@@ -1,0 +1,41 @@
+export type MovementKind = 'lengthen' | 'lift' | 'open' | 'fold' | 'lower' | 'turn' | 'soften'
+
+/** A movement that a line names, and the breath that it goes with. */
+export interface Movement {
+  word: string
+  /** Index of its first letter. */
+  at: number
+  phase: 'in' | 'out'
+  kind: MovementKind
+}
+
+/** What a language says of breath, movement and counts. */
+export interface BreathWords {
+  /** The movements that a line names, in order. */
+  movements: (text: string) => Movement[]
+  /** The breath that a line names itself. */
+  named: (text: string) => 'in' | 'out' | 'both' | null
+  /** Whether the word of a folding movement folds the trunk. */
+  folds: (word: string) => boolean
+  twists: (text: string) => boolean
+  /** Whether a line turns the trunk away from the middle, not a limb or the head. */
+  turnsTrunk: (text: string) => boolean
+  lengthens: (text: string) => boolean
+  /** Where a line goes on to a second thing to do. */
+  thenAt: (text: string) => number | null
+  /** A count that does not say what is counted; empty when there is none. */
+  countIn: (text: string) => string
+  /** The unit that is offered for such a count. */
+  unitAfter: string
+}
+
+/** How a language is said aloud. */
+export interface SpeechWords {
+  /** The words of a line as they are said: numbers in words, signs spelt out. */
+  words: (text: string) => string[]
+  syllables: (word: string) => number
+  /** Syllables that one word of calm instruction has at most, on average over a line. */
+  syllablesAWord: number
+  /** Where one could stop speaking. */
+  clauses: RegExp
+}

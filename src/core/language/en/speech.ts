@@ -1,0 +1,57 @@
+import { toCardinal as numberWords } from 'n2words/en-GB'
+import { syllable } from 'syllable'
+import type { SpeechWords } from '../breathWords'
+
+/** English said aloud. */
+
+const IAST = /[āīūṛṝḷḹṃṁḥñṅṭḍṇśṣ]/u
+const SANSKRIT_END = /(?:āsana|asana|mudrā|mudra|namaskāra|namaskara)$/u
+const VOWELS = /ai|au|[aāiīuūeoṛṝḷḹ]/gu
+
+const SIGNS: [RegExp, string][] = [
+  [/°/g, ' degrees '],
+  [/%/g, ' percent '],
+  [/(?<=\d\s*)cm\b/g, ' centimetres '],
+  [/(\d)\s*[-–—]\s*(?=\d)/g, '$1 to '],
+  [/(?<![\p{L}\p{M}])[Ll](?![\p{L}\p{M}])/gu, ' left '],
+  [/(?<![\p{L}\p{M}])[Rr](?![\p{L}\p{M}])/gu, ' right '],
+  [/&/g, ' and '],
+]
+
+/** A number in words; what is too long to be a number is told digit by digit. */
+function inWords(digits: string): string {
+  if (digits.length > 9) return [...digits].map((digit) => numberWords(digit)).join(' ')
+  return numberWords(digits)
+}
+
+/**
+ * The words of a line as they are said: numbers in words, signs spelt out. A compound with a
+ * hyphen is one word.
+ * @example spokenWords('Hold 12 s at 90°.') // ['hold', 'twelve', 's', 'at', 'ninety', 'degrees']
+ */
+function spokenWords(text: string): string[] {
+  let said = text.normalize('NFC')
+  for (const [sign, word] of SIGNS) said = said.replace(sign, word)
+  said = said.replace(/\d+(?:\.\d+)?/g, (digits) => ` ${inWords(digits)} `)
+  return said.toLowerCase().match(/[\p{L}\p{M}]+(?:[-'’][\p{L}\p{M}]+)*/gu) ?? []
+}
+
+/**
+ * Syllables of one word as it is spoken. A word in IAST has one to each vowel; an English one
+ * is counted by its spelling.
+ * @example syllablesOf('pārśvakoṇāsana') // 6
+ */
+function syllablesOf(word: string): number {
+  if (IAST.test(word) || SANSKRIT_END.test(word)) return word.match(VOWELS)?.length ?? 1
+  return Math.max(1, syllable(word))
+}
+
+const CLAUSE =
+  /\s*[,;:–—]\s+(?:and\s+|then\s+|but\s+)?|\s+(?=(?:and|then|while|(?<!\bas\s+\w+\s+)as(?!\s+\w+\s+as\b)|until|so|without|before|after|with)\s)/giu
+
+export const englishSpeech: SpeechWords = {
+  words: spokenWords,
+  syllables: syllablesOf,
+  syllablesAWord: 2,
+  clauses: CLAUSE,
+}
