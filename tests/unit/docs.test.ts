@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020'
 import { Card, treeOf } from '@/core/card'
-import TREE from '@/core/card/tree.json'
+import TREE from '@/core/card/tree.json' with { type: 'json' }
 import { RULES, rulesPage } from '@/core/check'
 import { ANGLES, figureTablesPage, MEASURES } from '@/core/figure'
 import { cardSchema, readCard, writeJson, writeMarkdown } from '@/core/formats'

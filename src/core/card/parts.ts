@@ -1,6 +1,6 @@
 import type { Card } from './card'
 import type { Marks, StepsMark } from './marks'
-import TREE from './tree.json'
+import TREE from './tree.json' with { type: 'json' }
 import type { Node } from './treeOf'
 
 /**

@@ -71,6 +71,8 @@ export type Block =
   | { kind: 'rungs'; items: Item[] }
   | {
       kind: 'table'
+      /** What it is, for those who do not see it. */
+      label: string
       head: string[]
       rows: { what: string; cells: { value: string; told?: string }[] }[]
       note: string

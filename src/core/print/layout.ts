@@ -247,7 +247,9 @@ const sizes: Lay = (of) => {
     })),
   }))
   const head = [labels.sheet.statures, ...STATURES.map(String)]
-  return rows.length ? [{ kind: 'table', head, rows, note: labels.sheet.usual }] : []
+  return rows.length
+    ? [{ kind: 'table', label: labels.sheet.sizes, head, rows, note: labels.sheet.usual }]
+    : []
 }
 
 const betweenSides: Lay = (of) => {

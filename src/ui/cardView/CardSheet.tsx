@@ -158,9 +158,9 @@ function ListItem({ item, side }: { item: Item; side: Side }) {
   )
 }
 
-function Table({ block: { head, rows, note }, title }: BlockProps<'table'>) {
+function Table({ block: { label, head, rows, note } }: BlockProps<'table'>) {
   return (
-    <div className={classes.sizes} tabIndex={0} role="region" aria-label={title}>
+    <div className={classes.sizes} tabIndex={0} role="region" aria-label={label}>
       <table>
         <thead>
           <tr>

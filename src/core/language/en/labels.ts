@@ -192,7 +192,7 @@ const sheet = {
       ? `${duration(total)} in all`
       : `${duration(total)} in all: ${duration(side)} a side, ${duration(between!)} between`,
   oneSide: (of: { part: string; seconds: number }[]) =>
-    `One side: ${of.map(({ part, seconds }) => `${part} ${duration(seconds)}`).join(' · ')}`,
+    `One side: ${of.map(({ part, seconds }) => `${part} ${duration(seconds)}`).join(', ')}.`,
   times: (n: number) => `× ${n}`,
   cycle: 'cycle',
   seconds: (n: number) => `${tenth(n)} s`,
@@ -211,6 +211,7 @@ const sheet = {
   figure: 'Figure',
   figureOf: (what: string) => `figure of ${what}`,
   theStart: 'the start',
+  sizes: 'Sizes by stature',
   statures: 'stature, cm',
   usual: 'For usual proportions; look at the person, too.',
   wanted: (name: string, read: string | null, target: string, tolerance: number, off: boolean) =>
