@@ -2,7 +2,6 @@ import { execFile, spawn, spawnSync } from 'node:child_process'
 import { createHash, randomBytes } from 'node:crypto'
 import fs from 'node:fs'
 import net from 'node:net'
-import os from 'node:os'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { promisify } from 'node:util'
@@ -459,5 +458,3 @@ export async function main(work) {
     process.exitCode = 1
   }
 }
-
-export const cores = os.cpus().length

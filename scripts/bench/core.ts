@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs'
-import { spineOf, timelineOf } from '../../src/core/breath'
+import { ribbonOf, timelineOf } from '../../src/core/breath'
 import { type Card, DEFAULT_SCHOOL, withValue } from '../../src/core/card'
 import { checkCard } from '../../src/core/check'
 import { finalFigure, solve } from '../../src/core/figure'
@@ -58,7 +58,7 @@ function keyPress() {
     cardLedFrom(now, 'right', 'right'),
     checkCard(now),
     timelineOf(now, DEFAULT_SCHOOL),
-    spineOf(now, DEFAULT_SCHOOL),
+    ribbonOf(now, DEFAULT_SCHOOL),
   ]
 }
 

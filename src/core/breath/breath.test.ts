@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { BREATHS } from '../card'
 import { paceWords, stayWords, whenWords } from '../../../tests/support/english'
-import { breathShape, nextBreath, phaseSeconds, stepSeconds } from '.'
+import { breathShape, nextBreath, phaseSeconds } from '.'
 
 const pace = { in: 5, out: 6 }
 
@@ -10,7 +10,6 @@ test('a phase lasts as the pace says, a hold as it says itself, else 4 s', () =>
   expect(phaseSeconds({ breath: 'out' }, pace)).toBe(6)
   expect(phaseSeconds({ breath: 'hold-in', seconds: 8 }, pace)).toBe(8)
   expect(phaseSeconds({ breath: 'free' }, pace)).toBe(4)
-  expect(stepSeconds({ breath: 'in', repeat: 3 }, pace)).toBe(15)
 })
 
 test('in and out take turns', () => {

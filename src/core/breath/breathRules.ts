@@ -1,4 +1,4 @@
-import { LABELS } from '../language'
+import { LABELS, SAY } from '../language'
 import {
   type Breath,
   type Card,
@@ -68,7 +68,7 @@ function equalPhases(card: Card): Found[] {
         ...(fits && before !== after
           ? {
               fix: {
-                label: `Make it ${LABELS.breath[other]}`,
+                label: SAY.breath.makeIt(LABELS.breath[other]),
                 patches: [{ path: `${after.path}.breath`, value: other }],
               },
             }
@@ -81,7 +81,12 @@ function equalPhases(card: Card): Found[] {
       tell(
         before,
         after,
-        `Steps ${before.index + 1} and ${after.index + 1} are both on ${after.step.breath}; an ${across(after.step.breath as 'in' | 'out')} is missing between them.`
+        SAY.breath.equal(
+          before.index + 1,
+          after.index + 1,
+          after.step.breath,
+          across(after.step.breath as 'in' | 'out')
+        )
       )
     })
     // A cycle goes from its last step to its first.
@@ -96,11 +101,7 @@ function equalPhases(card: Card): Found[] {
       phase(last.step.breath) &&
       first.step.breath === last.step.breath
     )
-      tell(
-        last,
-        first,
-        `The cycle ends and begins on ${first.step.breath}: going round, two of them follow each other.`
-      )
+      tell(last, first, SAY.breath.cycleEqual(first.step.breath))
     return found
   })
 }
@@ -115,8 +116,8 @@ function foldOnIn(card: Card, words: BreathWords): Found[] {
     return [
       {
         where,
-        message: `“${fold.word}” folds the body on ${LABELS.breath[breath]}: the lungs fill against it. A fold goes with an out.`,
-        fix: { label: 'Make it out', patches: [{ path: breathAt, value: 'out' }] },
+        message: SAY.breath.fold(fold.word, LABELS.breath[breath]),
+        fix: { label: SAY.breath.makeOut, patches: [{ path: breathAt, value: 'out' }] },
       },
     ]
   })
@@ -138,9 +139,7 @@ function turnWithoutLength(card: Card, words: BreathWords): Found[] {
       return [
         {
           where,
-          message: before
-            ? 'This step turns, and no in-breath that lengthens stands right before it: a rounded spine turns from one place only. Put one before it, such as “Grow tall.”'
-            : 'The first step turns at once; begin with an in-breath that lengthens, such as “Grow tall.”',
+          message: before ? SAY.breath.turnBefore : SAY.breath.turnFirst,
         },
       ]
     })
@@ -162,7 +161,7 @@ function twoMovements(card: Card, words: BreathWords): Found[] {
     return [
       {
         where,
-        message: `One ${breath}-breath carries two movements here, “${first.word}” and “${other.word}”. Give the second a step and a breath of its own.`,
+        message: SAY.breath.two(breath, first.word, other.word),
       },
     ]
   })
@@ -177,8 +176,8 @@ function holds(card: Card, school: School): Found[] {
       ? [
           {
             where: breathAt,
-            message: 'The breath is held here, and the school holds none.',
-            fix: { label: 'Make it free', patches: [{ path: breathAt, value: 'free' }] },
+            message: SAY.breath.held,
+            fix: { label: SAY.breath.makeFree, patches: [{ path: breathAt, value: 'free' }] },
           },
         ]
       : []
@@ -189,8 +188,8 @@ function holds(card: Card, school: School): Found[] {
     ...steps,
     ...paces.map(([where, { in: inward, out }]) => ({
       where,
-      message: 'The pace of the stay holds the breath, and the school holds none.',
-      fix: { label: 'Take the holds out', patches: [{ path: where, value: { in: inward, out } }] },
+      message: SAY.breath.paceHeld,
+      fix: { label: SAY.breath.takeHolds, patches: [{ path: where, value: { in: inward, out } }] },
     })),
   ]
 }
@@ -205,11 +204,11 @@ function countsWithoutUnit(card: Card, words: BreathWords): Found[] {
     return [
       {
         where,
-        message: `“${count}” is a count of breaths or of seconds; say which.`,
+        message: SAY.breath.count(count),
         ...(/\d|^\w+$/.test(count)
           ? {
               fix: {
-                label: 'Say breaths',
+                label: SAY.breath.sayUnit,
                 patches: [{ path: where, value: put(words.unitAfter) }],
               },
             }
@@ -230,18 +229,24 @@ function tooLong(card: Card, school: School): Found[] {
     const lasts = phaseSeconds({ breath, seconds: given }, pace) * (phase(breath) ? 1 : repeat)
     const fit = fitOf(text, lasts, school.speechRate, card.language)
     if (fit.over === 0) return []
-    const phaseName = phase(breath) ? `the ${breath}-breath` : 'its breath'
-    const cut = fit.cut
-      ? `Leave out “${fit.cut.clause}”.`
-      : 'Say it in fewer words, or make two steps of it.'
+    const phaseName = phase(breath) ? SAY.breath.phaseName(breath) : SAY.breath.itsBreath
+    const cut = fit.cut ? SAY.breath.leaveOutCut(fit.cut.clause) : SAY.breath.fewer
     return [
       {
         where,
-        message: `Takes ${seconds(fit.seconds)} to say and ${phaseName} lasts ${seconds(lasts)}: ${seconds(fit.over)} over, about ${fit.overWords} ${fit.overWords === 1 ? 'word' : 'words'}. ${cut}`,
+        message: SAY.breath.tooLong(
+          seconds(fit.seconds),
+          phaseName,
+          seconds(lasts),
+          seconds(fit.over),
+          fit.overWords,
+          fit.overWords === 1 ? 'word' : 'words',
+          cut
+        ),
         ...(fit.cut
           ? {
               fix: {
-                label: `Leave out “${fit.cut.clause}”`,
+                label: SAY.breath.leaveOut(fit.cut.clause),
                 patches: [{ path: where, value: fit.cut.left }],
               },
             }
@@ -260,7 +265,7 @@ function cycleNotMarked(card: Card): Found[] {
   return [
     {
       where: 'enter',
-      message: `The card is done ${card.stay.repeats} times, and no step is marked as part of what is repeated.`,
+      message: SAY.breath.noCycle(card.stay.repeats),
     },
   ]
 }
@@ -271,7 +276,7 @@ function cycleTwice(card: Card): Found[] {
       ? [
           {
             where,
-            message: `This step is part of the cycle, done ${card.stay.repeats} times, and repeats ${step.repeat} times in each: ${timesOf(card, step)} in all.`,
+            message: SAY.breath.cycleTwice(card.stay.repeats, step.repeat, timesOf(card, step)),
           },
         ]
       : []
@@ -282,73 +287,63 @@ function cycleTwice(card: Card): Found[] {
 export const breathRules: readonly Rule[] = [
   {
     id: 'breath/in-and-out-take-turns',
-    looksAt: 'Two ins or two outs that follow each other.',
-    why: 'Linked movement alternates in and out; two ins running hide a missing out.',
+    ...SAY.rules['breath/in-and-out-take-turns'],
     source: 'common practice',
     severity: 'mend',
     check: equalPhases,
   },
   {
     id: 'breath/fold-on-out',
-    looksAt: 'Steps that fold forward on an in-breath.',
-    why: 'A fold closes the front of the body, which an in-breath opens.',
+    ...SAY.rules['breath/fold-on-out'],
     source: 'common practice',
     severity: 'mend',
     check: inWords(foldOnIn),
   },
   {
     id: 'breath/lengthen-before-turn',
-    looksAt: 'Turns of the trunk that no lengthening in-breath comes before.',
-    why: 'In every twist an in-breath that lengthens comes before the out-breath that turns.',
+    ...SAY.rules['breath/lengthen-before-turn'],
     source: 'common practice',
     severity: 'mend',
     check: inWords(turnWithoutLength),
   },
   {
     id: 'breath/one-movement-a-phase',
-    looksAt: 'Steps that put two movements on one breath.',
-    why: 'One breath phase carries one movement; the second one is done without breath.',
+    ...SAY.rules['breath/one-movement-a-phase'],
     source: 'common practice',
     severity: 'mend',
     check: inWords(twoMovements),
   },
   {
     id: 'breath/no-hold',
-    looksAt: 'Held breath where the school holds none.',
-    why: 'Holding is left out for pregnancy, high blood pressure, heart and eye-pressure conditions, and some schools never do it.',
+    ...SAY.rules['breath/no-hold'],
     source: 'school',
     severity: 'mend',
     check: holds,
   },
   {
     id: 'breath/count-of-what',
-    looksAt: 'Counts that do not say whether breaths or seconds are counted.',
-    why: '“Hold for five” is 5 seconds to one teacher and 40 to another.',
+    ...SAY.rules['breath/count-of-what'],
     source: 'common practice',
     severity: 'mend',
     check: inWords(countsWithoutUnit),
   },
   {
     id: 'breath/said-within-the-breath',
-    looksAt: 'How long each step takes to say, at the school’s rate of speech, against its breath.',
-    why: 'A cue that cannot be said within the breath it belongs to is a bad cue, however true.',
+    ...SAY.rules['breath/said-within-the-breath'],
     source: 'common practice',
-    reference: 'calm instruction runs about 110 to 130 words a minute',
     severity: 'mend',
     check: tooLong,
   },
   {
     id: 'breath/cycle-is-marked',
-    looksAt: 'Moving cards that say how often, but not which steps.',
-    why: 'Without the cycle nobody can tell how long the card takes.',
+    ...SAY.rules['breath/cycle-is-marked'],
     source: 'common practice',
     severity: 'note',
     check: cycleNotMarked,
   },
   {
     id: 'breath/cycle-counts-once',
-    looksAt: 'Steps of a cycle that repeat by themselves, too.',
-    why: 'Both counts multiply, which is seldom meant.',
+    ...SAY.rules['breath/cycle-counts-once'],
     source: 'common practice',
     severity: 'note',
     check: cycleTwice,

@@ -21,14 +21,6 @@ export const breathsAMinute = (pace: Pace): number => 60 / breathSeconds(pace)
 export const secondsOfBreaths = (breaths: number, pace: Pace): number =>
   tidySeconds(breaths * breathSeconds(pace))
 
-/** Breaths that fit into so many seconds; not rounded. */
-export const breathsOfSeconds = (seconds: number, pace: Pace): number =>
-  tidySeconds(seconds / breathSeconds(pace))
-
-/** Minutes, as restorative stays are told. */
-export const minutesOf = (seconds: number): number => tidySeconds(seconds / 60)
-export const secondsOfMinutes = (minutes: number): number => tidySeconds(minutes * 60)
-
 /**
  * How long one repeat of a stay lasts: its breaths at the pace, else the middle of its seconds.
  * @returns seconds; 0 when the stay gives neither

@@ -1,6 +1,6 @@
 export * from './breathRules'
 export * from './dose'
-export * from './drawnSpine'
+export * from './drawnRibbon'
 export * from './phaseOffered'
 export * from './phase'
 export * from './shape'

@@ -26,11 +26,6 @@ export function phaseSeconds(step: Pick<Step, 'breath' | 'seconds'>, pace: Pace)
   }
 }
 
-/** How long a step lasts with its repeats, in seconds. */
-export function stepSeconds(step: Pick<Step, 'breath' | 'seconds' | 'repeat'>, pace: Pace): number {
-  return phaseSeconds(step, pace) * (step.repeat ?? 1)
-}
-
 /** The breath that follows in linked movement: in and out take turns. */
 export function nextBreath(before: Breath | undefined): Breath {
   return before === 'in' || before === 'hold-in' ? 'out' : 'in'

@@ -12,7 +12,7 @@ import { breathSeconds, secondsOfBreaths, staySeconds, staySecondsOnce, tidySeco
 import { paceOf, phaseSeconds } from './phase'
 
 /** A stretch of one pass through the pose. */
-export interface Segment {
+export interface Passage {
   part: StepList | 'stay'
   /** Path of the step on the card; `stay` for the stay. */
   where: string
@@ -51,13 +51,13 @@ export function timesOf(card: Pick<Card, 'manner' | 'stay'>, step: Step): number
  * One pass through the pose, from the first step to the last: what is done when. The set-up
  * is not counted. Steps of a cycle are told once, with the time of all their rounds.
  */
-export function timelineOf(card: Card, school: Pick<School, 'pace'>): Segment[] {
+export function timelineOf(card: Card, school: Pick<School, 'pace'>): Passage[] {
   const pace = paceOf(card, school)
-  const segments: Segment[] = []
+  const passages: Passage[] = []
   let at = 0
-  const add = (segment: Omit<Segment, 'at'>) => {
-    segments.push({ ...segment, at })
-    at = tidySeconds(at + segment.seconds)
+  const add = (passage: Omit<Passage, 'at'>) => {
+    passages.push({ ...passage, at })
+    at = tidySeconds(at + passage.seconds)
   }
   const stay = () => {
     const seconds = staySeconds(card.stay, pace)
@@ -86,7 +86,7 @@ export function timelineOf(card: Card, school: Pick<School, 'pace'>): Segment[] 
     // The stay follows the way in; another way in, when there is one, has a stay of its own.
     if (stays && (list === 'enter' || card[list].length > 0)) stay()
   }
-  return segments
+  return passages
 }
 
 /** How long one pass lasts, in seconds. */
@@ -124,10 +124,10 @@ export function timeOf(card: Card, school: Pick<School, 'pace'>, rung?: string):
   }
 }
 
-/** A stretch of the spine as it is drawn: one phase, or a loose wave. */
-export interface SpineStretch {
+/** A stretch of the ribbon as it is drawn: one phase, or a loose wave. */
+export interface RibbonStretch {
   where: string
-  part: Segment['part']
+  part: Passage['part']
   breath: Breath
   at: number
   seconds: number
@@ -140,14 +140,14 @@ function breathsDrawn(
   stay: Card['stay'],
   pace: Pace,
   from: number
-): Omit<SpineStretch, 'where' | 'part'>[] {
+): Omit<RibbonStretch, 'where' | 'part'>[] {
   const phases: [Breath, number | undefined][] = [
     ['in', pace.in],
     ['hold-in', pace.holdIn],
     ['out', pace.out],
     ['hold-out', pace.holdOut],
   ]
-  const drawn: Omit<SpineStretch, 'where' | 'part'>[] = []
+  const drawn: Omit<RibbonStretch, 'where' | 'part'>[] = []
   let at = from
   const add = (breath: Breath, seconds: number) => {
     drawn.push({ breath, at, seconds })
@@ -169,16 +169,16 @@ function breathsDrawn(
  * One pass as it is drawn to scale: each phase apart, a stay breath by breath as long as it has
  * no more than 24 of them.
  */
-export function spineOf(card: Card, school: Pick<School, 'pace'>): SpineStretch[] {
+export function ribbonOf(card: Card, school: Pick<School, 'pace'>): RibbonStretch[] {
   const pace = paceOf(card, school)
-  return timelineOf(card, school).flatMap((segment): SpineStretch[] => {
-    const { where, part, at, seconds, times } = segment
-    if (segment.breath === 'breaths') {
+  return timelineOf(card, school).flatMap((passage): RibbonStretch[] => {
+    const { where, part, at, seconds, times } = passage
+    if (passage.breath === 'breaths') {
       if (card.stay.breaths! * card.stay.repeats > MOST_DRAWN)
         return [{ where, part, breath: 'free', at, seconds }]
       return breathsDrawn(card.stay, pace, at).map((each) => ({ where, part, ...each }))
     }
-    const { breath } = segment
+    const { breath } = passage
     if (part === 'stay' || times > MOST_DRAWN) return [{ where, part, breath, at, seconds }]
     const once = seconds / times
     return Array.from({ length: times }, (_, i) => ({

@@ -1,4 +1,4 @@
-import { LABELS } from '../language'
+import { LABELS, SAY } from '../language'
 import type { Card } from './card'
 
 /** The sections of a card in the order of the work, each with the fields that it holds. */
@@ -40,13 +40,13 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
   name(card) {
     const missing: Missing = []
     if (!card.names.common.some(Boolean))
-      missing.push({ where: 'names.common', message: 'Give the pose a common name.' })
+      missing.push({ where: 'names.common', message: SAY.missing.commonName })
     if (!card.names.sanskrit)
-      missing.push({ where: 'names.sanskrit', message: 'Give the Sanskrit name, with its marks.' })
+      missing.push({ where: 'names.sanskrit', message: SAY.missing.sanskrit })
     if (card.sides === 'sided' && !card.sideNamedBy)
       missing.push({
         where: 'sideNamedBy',
-        message: 'Say what the side is named by, such as the front leg.',
+        message: SAY.missing.namedBy,
       })
     return missing
   },
@@ -56,23 +56,20 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
       : [
           {
             where: 'when',
-            message: 'Say when it is practised: the hours after a meal, or the time of day.',
+            message: SAY.missing.when,
           },
         ]
   },
   setup(card) {
-    return card.setUp.place
-      ? []
-      : [{ where: 'setUp.place', message: 'Say where the student starts, and how.' }]
+    return card.setUp.place ? [] : [{ where: 'setUp.place', message: SAY.missing.place }]
   },
-  enter: (card) => stepsMissing(card.enter, 'enter', 'Write the steps into the pose.'),
+  enter: (card) => stepsMissing(card.enter, 'enter', SAY.missing.enter),
   alignment(card) {
-    if (card.alignment.length === 0)
-      return [{ where: 'alignment', message: 'Write the alignment cues, from the ground up.' }]
+    if (card.alignment.length === 0) return [{ where: 'alignment', message: SAY.missing.alignment }]
     const empty = wordless(card.alignment)
     return empty < 0
       ? []
-      : [{ where: `alignment[${empty}].text`, message: `Cue ${empty + 1} has no words yet.` }]
+      : [{ where: `alignment[${empty}].text`, message: SAY.missing.cueWords(empty + 1) }]
   },
   stay(card) {
     const counted =
@@ -83,35 +80,30 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
     return [
       {
         where: 'stay',
-        message:
-          card.manner === 'moving'
-            ? 'Say how many times it is repeated.'
-            : 'Say how long the stay is, in breaths or in seconds.',
+        message: card.manner === 'moving' ? SAY.missing.repeats : SAY.missing.stay,
       },
     ]
   },
   mistakes(card) {
-    if (card.mistakes.length === 0)
-      return [{ where: 'mistakes', message: 'Write at least one thing that goes wrong.' }]
+    if (card.mistakes.length === 0) return [{ where: 'mistakes', message: SAY.missing.mistakes }]
     return card.mistakes.flatMap((mistake, i) => {
       const gaps = (['seen', 'why', 'say'] as const).filter((part) => !mistake[part])
-      const words = { seen: 'what is seen', why: 'why it matters', say: 'what to say' }
+      const words = SAY.missing.parts
       return gaps.map((part) => ({
         where: `mistakes[${i}].${part}`,
-        message: `Mistake ${i + 1} does not say ${words[part]}.`,
+        message: SAY.missing.mistake(i + 1, words[part]),
       }))
     })
   },
   cautions(card) {
-    if (card.cautions.length === 0)
-      return [{ where: 'cautions', message: 'Say who must not, or must ask first.' }]
+    if (card.cautions.length === 0) return [{ where: 'cautions', message: SAY.missing.cautions }]
     return card.cautions.flatMap((caution, i) =>
       caution.condition && caution.say
         ? []
         : [
             {
               where: `cautions[${i}]`,
-              message: `Caution ${i + 1} lacks ${caution.condition ? 'what to say' : 'its condition'}.`,
+              message: SAY.missing.caution(i + 1, Boolean(caution.condition)),
             },
           ]
     )
@@ -121,20 +113,19 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
       return [
         {
           where: 'ladder',
-          message: 'Give at least two rungs: the form described here and an easier one.',
+          message: SAY.missing.ladder,
         },
       ]
     return card.ladder.some((rung) => rung.reference)
       ? []
-      : [{ where: 'ladder', message: 'Say which rung the main steps describe.' }]
+      : [{ where: 'ladder', message: SAY.missing.reference }]
   },
-  exit: (card) => stepsMissing(card.exit, 'exit', 'Write the way out, as carefully as the way in.'),
+  exit: (card) => stepsMissing(card.exit, 'exit', SAY.missing.exit),
   rest(card) {
     const missing: Missing = []
-    if (card.counter.length === 0)
-      missing.push({ where: 'counter', message: 'Name a pose that follows or balances this one.' })
+    if (card.counter.length === 0) missing.push({ where: 'counter', message: SAY.missing.counter })
     if (card.sides === 'sided' && !card.betweenSides.text)
-      missing.push({ where: 'betweenSides.text', message: 'Say what happens between the sides.' })
+      missing.push({ where: 'betweenSides.text', message: SAY.missing.between })
     return missing
   },
 }
@@ -144,7 +135,7 @@ function stepsMissing(steps: Card['enter'], where: string, none: string): Missin
   const empty = wordless(steps)
   return empty < 0
     ? []
-    : [{ where: `${where}[${empty}].text`, message: `Step ${empty + 1} has no words yet.` }]
+    : [{ where: `${where}[${empty}].text`, message: SAY.missing.stepWords(empty + 1) }]
 }
 
 /**

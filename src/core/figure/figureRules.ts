@@ -1,3 +1,4 @@
+import { SAY } from '../language'
 import type { Card, Found, Rule } from '../card'
 import { measure, measureWords, MEASURES, unitNamed } from './measures'
 import { figureLedFrom, finalFigure, keyframesOf } from './ofCard'
@@ -32,21 +33,26 @@ function brokenCues(card: Card): Found[] {
       return [
         {
           where: `alignment[${i}].measure`,
-          message: `“${name}” cannot be measured; the measures are ${MEASURES.map((each) => each.name).join(', ')}.`,
+          message: SAY.figure.noMeasure(name, MEASURES.map((each) => each.name).join(', ')),
         },
       ]
     if (unitNamed(unit) !== found.unit)
       return [
         {
           where: `alignment[${i}].measure`,
-          message: `“${name}” is measured in ${found.unit}, not in ${unit}; tell the target in ${found.unit}.`,
+          message: SAY.figure.unit(name, found.unit, unit),
         },
       ]
     if (found.off === 0) return []
     return [
       {
         where: `alignment[${i}]`,
-        message: `The figure breaks this cue: ${name} is ${measureWords(found.value, found.unit)}, wanted ${measureWords(target, unit)} give or take ${tolerance}.`,
+        message: SAY.figure.breaks(
+          name,
+          measureWords(found.value, found.unit),
+          measureWords(target, unit),
+          tolerance
+        ),
       },
     ]
   })
@@ -54,7 +60,7 @@ function brokenCues(card: Card): Found[] {
 
 function unmetContacts(card: Card): Found[] {
   return keyframesOf(card).frames.flatMap(({ where, id, figure }) =>
-    solved(figure).unmet.map((unmet) => ({ where, message: `Figure of ${id}: ${unmet.message}` }))
+    solved(figure).unmet.map((unmet) => ({ where, message: SAY.figure.of(id, unmet.message) }))
   )
 }
 
@@ -62,28 +68,25 @@ function unmetContacts(card: Card): Found[] {
 export const figureRules: readonly Rule[] = [
   {
     id: 'figure/can-be-read',
-    looksAt: 'The data of the figures.',
-    why: 'A figure that cannot be read is not drawn.',
+    ...SAY.rules['figure/can-be-read'],
     source: 'format',
     severity: 'stop',
     check: (card) =>
       keyframesOf(card).problems.map(({ where, problem }) => ({
         where,
-        message: `The figure cannot be read: ${problem}.`,
+        message: SAY.figure.unread(problem),
       })),
   },
   {
     id: 'figure/contacts-are-met',
-    looksAt: 'Whether what should touch touches.',
-    why: 'A hand that hangs above its block teaches the wrong distance.',
+    ...SAY.rules['figure/contacts-are-met'],
     source: 'common practice',
     severity: 'note',
     check: unmetContacts,
   },
   {
     id: 'figure/keeps-the-cues',
-    looksAt: 'Cues with a measure, on the figure of the form described.',
-    why: 'A picture that breaks its own cue is believed more than the words.',
+    ...SAY.rules['figure/keeps-the-cues'],
     source: 'common practice',
     severity: 'mend',
     check: brokenCues,

@@ -60,7 +60,7 @@ interface Row {
   point: Vec
   along: Vec
   /** What is missing, in statures. */
-  rest: number
+  residual: number
   /** A second place of the body that the point is measured from. */
   against?: { segment: Segment; point: Vec }
   contact?: number
@@ -132,12 +132,12 @@ function contactRows(
     const axis = apply(placed.rotations[jointOf(limb.segment)]!, UP)
     const against = { segment: limb.segment, point: target }
     return [
-      { segment, point, along, rest: wanted - distance, against, contact: index, weight: HARD },
+      { segment, point, along, residual: wanted - distance, against, contact: index, weight: HARD },
       {
         segment,
         point,
         along: axis,
-        rest: -dot(away, axis),
+        residual: -dot(away, axis),
         against,
         contact: index,
         weight: HARD,
@@ -154,7 +154,7 @@ function contactRows(
             segment,
             point,
             along: [0, 0, 1],
-            rest: wall + inward * radius - point[2],
+            residual: wall + inward * radius - point[2],
             contact: index,
             weight: HARD,
           },
@@ -165,7 +165,7 @@ function contactRows(
         segment,
         point,
         along: UP,
-        rest: height + radius - point[1],
+        residual: height + radius - point[1],
         contact: index,
         weight: HARD,
       }
@@ -184,7 +184,7 @@ function pinned(contact: Contact, index: number, points: ContactPoint[], placed:
       segment,
       point,
       along: [1, 0, 0],
-      rest: contact.at[0] - point[0],
+      residual: contact.at[0] - point[0],
       contact: index,
       weight: HARD,
     },
@@ -192,7 +192,7 @@ function pinned(contact: Contact, index: number, points: ContactPoint[], placed:
       segment,
       point,
       along: [0, 0, 1],
-      rest: contact.at[1] - point[2],
+      residual: contact.at[1] - point[2],
       contact: index,
       weight: HARD,
     },
@@ -206,13 +206,13 @@ function strapRow([from, to, cm]: Strap, placed: Placed, body: Body, stature: nu
   const point = pointIn(placed, a!.segment, a!.at)
   const end = pointIn(placed, b!.segment, b!.at)
   const apart = sub(point, end)
-  const rest = cm / stature - norm(apart)
-  if (rest > 1e-6) return null
+  const residual = cm / stature - norm(apart)
+  if (residual > 1e-6) return null
   return {
     segment: a!.segment,
     point,
     along: scale(apart, 1 / Math.max(norm(apart), 1e-9)),
-    rest,
+    residual,
     against: { segment: b!.segment, point: end },
     weight: HARD,
   }
@@ -344,10 +344,10 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     }
     flesh.forEach(({ segment, at, radius }, i) => {
       const point = pointIn(placed, segment, at)
-      const rest = radius - point[1]
-      if (rest > 1e-4) below.add(i)
-      else if (rest < -2e-3) below.delete(i)
-      if (below.has(i)) rows.push({ segment, point, along: UP, rest, weight: HARD })
+      const residual = radius - point[1]
+      if (residual > 1e-4) below.add(i)
+      else if (residual < -2e-3) below.delete(i)
+      if (below.has(i)) rows.push({ segment, point, along: UP, residual, weight: HARD })
     })
     if (pull && pulled) {
       const point = pointIn(placed, pulled.segment, pulled.at)
@@ -359,12 +359,18 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
           [0, 0, 1],
         ] as Vec[]
       ).forEach((along) =>
-        rows.push({ segment: pulled.segment, point, along, rest: dot(away, along), weight: 0.05 })
+        rows.push({
+          segment: pulled.segment,
+          point,
+          along,
+          residual: dot(away, along),
+          weight: 0.05,
+        })
       )
     }
     const step = nextStep(rows, pose, placed, asked, settled ? 0 : pull ? HOMING_HELD : HOMING)
     const worst = rows.reduce(
-      (most, row) => Math.max(most, row.weight === HARD ? Math.abs(row.rest) : 0),
+      (most, row) => Math.max(most, row.weight === HARD ? Math.abs(row.residual) : 0),
       0
     )
     pose = {
@@ -443,7 +449,7 @@ function nextStep(
       const jr = jacobian[r]!
       let along = 0
       for (let c = 0; c < COLUMNS; c += 1) along += jr[c]! * free[c]!
-      b.set(r, 0, rows[r]!.rest - along)
+      b.set(r, 0, rows[r]!.residual - along)
       for (let q = 0; q <= r; q += 1) {
         const sum = pulls[r]![q]! + (q === r ? DAMPING / (rows[r]!.weight * rows[r]!.weight) : 0)
         a.set(r, q, sum)
@@ -493,7 +499,7 @@ const TOLD_CM = 0.5
 function tooShort(straps: readonly Strap[], { body, placed }: Standing, stature: number): Unmet[] {
   return straps.flatMap((strap) => {
     const row = strapRow(strap, placed, body, stature)
-    const cm = row ? -row.rest * stature : 0
+    const cm = row ? -row.residual * stature : 0
     if (cm < TOLD_CM) return []
     const [part, on] = strap
     return [
@@ -516,7 +522,7 @@ export function contactGaps(
   return figure.contacts.map((contact) => {
     const points = pointsOf(contact.part, body)!
     const rows = contactRows(contact, 0, points, placed, body, figure.wall ?? 0, stature)
-    return rows.reduce((most, row) => Math.max(most, Math.abs(row.rest)), 0) * stature
+    return rows.reduce((most, row) => Math.max(most, Math.abs(row.residual)), 0) * stature
   })
 }
 

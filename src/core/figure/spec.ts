@@ -4,7 +4,6 @@ import { LIMBS, PARTS } from './parts'
 
 /** A figure as it is kept on a card: angles, what touches what, props, and how it is seen. */
 
-export const PROP_KINDS = ['block', 'chair', 'bolster', 'wall', 'blanket', 'strap'] as const
 export const BLOCK_HEIGHTS = ['low', 'middle', 'high'] as const
 
 /** Heights of props, in cm. Common practice, no source. */

@@ -4,7 +4,6 @@ import { CardFileError } from './problem'
 import { readMarkdown } from './readMarkdown'
 
 export const CARD_FORMATS = ['md', 'json'] as const
-export type CardFormat = (typeof CARD_FORMATS)[number]
 
 /**
  * Text of a file: UTF-8, with or without a byte order mark, any line ends, brought to NFC.

@@ -1,6 +1,7 @@
 import type { BreathWords, SpeechWords } from './breathWords'
 import { english } from './en'
 import type { Labels } from './en/labels'
+import { englishSays, type Says } from './en/says'
 import { NO_SIDES } from './lexicon'
 import type { Lexicon } from './lexicon'
 
@@ -27,3 +28,5 @@ export const lexiconOf = (language: string): Lexicon => packOf(language)?.sides 
 
 /** The language of the screens and of what is told about a card. */
 export const LABELS: Labels = english.labels
+/** What the rules say, in that language. It stands apart from the pack: a page that checks nothing does not load it. */
+export const SAY: Says = englishSays

@@ -1,4 +1,4 @@
-import type { SpineStretch } from '../breath'
+import type { RibbonStretch } from '../breath'
 import type { Breath, Side, Verdict } from '../card'
 import type { Figure, ShownMeasures } from '../figure'
 import { figureWords } from '../figure'
@@ -77,7 +77,7 @@ export type Block =
       rows: { what: string; cells: { value: string; told?: string }[] }[]
       note: string
     }
-  | { kind: 'ribbon'; spine: SpineStretch[]; told: string }
+  | { kind: 'ribbon'; ribbon: RibbonStretch[]; told: string }
 
 export interface SheetPart {
   id: string

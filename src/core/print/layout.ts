@@ -1,4 +1,12 @@
-import { drawnSpine, paceOf, passSeconds, phaseSeconds, spineOf, timeOf, timesOf } from '../breath'
+import {
+  drawnRibbon,
+  paceOf,
+  passSeconds,
+  phaseSeconds,
+  ribbonOf,
+  timeOf,
+  timesOf,
+} from '../breath'
 import {
   type Card,
   conventionsOn,
@@ -214,14 +222,14 @@ const stay: Lay = (of) => {
       : left === null
         ? labels.sheet.time(total)
         : labels.sheet.time(total, right, between)
-  const spine = spineOf(card, school)
-  const { parts } = drawnSpine(spine, { length: 1, breadth: 1 })
+  const ribbon = ribbonOf(card, school)
+  const { parts } = drawnRibbon(ribbon, { length: 1, breadth: 1 })
   const passed = parts.map(({ part, seconds }) => ({ part: labels.passes[part] ?? part, seconds }))
   const pace = labels.sheet.paced(paceOf(card, school))
   return [
     ...list(item([ink([told, pace].filter(Boolean).join(' · '))], time ? [ink(time)] : [])),
     ...(passSeconds(card, school) > 0
-      ? [{ kind: 'ribbon' as const, spine, told: labels.sheet.oneSide(passed) }]
+      ? [{ kind: 'ribbon' as const, ribbon, told: labels.sheet.oneSide(passed) }]
       : []),
   ]
 }

@@ -1,4 +1,4 @@
-import { LABELS } from '../language'
+import { LABELS, SAY } from '../language'
 import {
   type Card,
   type Found,
@@ -24,7 +24,7 @@ function unsureWords(card: Card, lexicon: Lexicon): Found[] {
       const written = wordIn(text, word)
       return {
         where,
-        message: `“${written}” is left as it is on the other side, because “${word.other}” would be read as something else here. Name the limb: “the ${written} hand”.`,
+        message: SAY.sides.unsure(written, word.other),
       }
     })
   )
@@ -38,9 +38,9 @@ function suspects(card: Card, lexicon: Lexicon): Found[] {
         const written = wordIn(text, word)
         return {
           where,
-          message: `“${written}” becomes “${word.other}” on the other side, but ${why}. Fix it?`,
+          message: SAY.sides.suspect(written, word.other, why),
           fix: {
-            label: `Fix “${written}”`,
+            label: SAY.sides.fix(written),
             patches: [{ path: where, value: withWord(text, word, `{${written}}`) }],
           },
         }
@@ -70,9 +70,9 @@ function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
     return [
       {
         where,
-        message: `“${swap.words}” has no side word, so the second side would do it the same way. For the second side: “${swap.say}”`,
+        message: SAY.sides.silent(swap.words, swap.say),
         fix: {
-          label: 'Add that for the second side',
+          label: SAY.sides.addSecond,
           patches: [{ path: `alignment[${card.alignment.length}]`, value: cue }],
         },
       },
@@ -91,9 +91,9 @@ function oneSidedCues(card: Card, lexicon: Lexicon): Found[] {
     return [
       {
         where,
-        message: `“${only.words}”: this is for one side, and is marked for both.`,
+        message: SAY.sides.oneSidedCue(only.words),
         fix: {
-          label: `Mark it: ${LABELS.on[only.on]}`,
+          label: SAY.sides.markOn(LABELS.on[only.on]),
           patches: [{ path: `${owner.path}.on`, value: only.on }],
         },
       },
@@ -109,7 +109,7 @@ function oneSidedForms(card: Card, lexicon: Lexicon): Found[] {
       return [
         {
           where,
-          message: `“${counts}”: the second side repeats the same form, with the same count.`,
+          message: SAY.sides.counts(counts),
         },
       ]
     const only = lexicon.onlyOneSide(text)
@@ -117,16 +117,16 @@ function oneSidedForms(card: Card, lexicon: Lexicon): Found[] {
     return [
       {
         where,
-        message: `“${only.words}”: the second side would be another form. Both sides do the same steps, rungs and options.`,
+        message: SAY.sides.oneSidedForm(only.words),
       },
     ]
   })
 }
 
 const NOTHING_YET: Record<RelativeKind, string> = {
-  'front-back': 'no step has put a foot in front or behind yet',
-  'top-bottom': 'nothing has put one above the other yet',
-  other: 'no limb was named before it',
+  'front-back': SAY.sides.noFoot,
+  'top-bottom': SAY.sides.noTop,
+  other: SAY.sides.noLimb,
 }
 
 /** The order in which the lines of a card are heard. */
@@ -140,7 +140,7 @@ function relativeWords(card: Card, lexicon: Lexicon, kinds: readonly RelativeKin
       if (kinds.includes(kind) && !fresh.has(kind))
         found.push({
           where,
-          message: `“${words}”: ${NOTHING_YET[kind]}. Say left or right here.`,
+          message: SAY.sides.relative(words, NOTHING_YET[kind]),
         })
   }
   const lines = sidedLines(card)
@@ -197,9 +197,9 @@ function leadDisagrees(card: Card, lexicon: Lexicon): Found[] {
   return [
     {
       where: hint.where,
-      message: `The side is named by the ${card.sideNamedBy}, and the text is kept for ${card.writtenFor}, but “${wordIn(hint.text, hint.word)}” here makes it the ${led} side.`,
+      message: SAY.sides.lead(card.sideNamedBy, card.writtenFor, wordIn(hint.text, hint.word), led),
       fix: {
-        label: `Keep the text for ${led}`,
+        label: SAY.sides.keepFor(led),
         patches: [{ path: 'writtenFor', value: led } satisfies Patch],
       },
     },
@@ -214,9 +214,9 @@ function slips(card: Card, lexicon: Lexicon): Found[] {
     .filter((hint) => hint.leads !== led)
     .map(({ where, text, word }) => ({
       where,
-      message: `“${wordIn(text, word)}” does not go with the rest, where the ${led} side leads: a slip of the tongue?`,
+      message: SAY.sides.slip(wordIn(text, word), led),
       fix: {
-        label: `Say “${word.other}”`,
+        label: SAY.sides.sayOther(word.other),
         patches: [{ path: where, value: withWord(text, word, word.other) }],
       },
     }))
@@ -268,75 +268,63 @@ const sided =
 export const sideRules: readonly Rule[] = [
   {
     id: 'sides/unsure-word',
-    looksAt: 'Side words whose mirror word would not be read as a side.',
-    why: 'A side word that stays the same on both sides sends the second side the wrong way.',
+    ...SAY.rules['sides/unsure-word'],
     source: 'common practice',
     severity: 'mend',
     check: sided(unsureWords),
   },
   {
     id: 'sides/suspect-fixed',
-    looksAt:
-      'Side words that swap though they are likely meant as fixed: rolling to get up, lying in late pregnancy, a nostril, one person’s own side.',
-    why: 'Such a word sends the second side the wrong way; a fixed one stays.',
+    ...SAY.rules['sides/suspect-fixed'],
     source: 'common practice',
     severity: 'note',
     check: sided(suspects),
   },
   {
     id: 'sides/silent-swap',
-    looksAt:
-      'Crossed fingers, shins, arms and straps, which change on the second side without a side word.',
-    why: 'The second side repeats the first; what crosses must cross the other way.',
+    ...SAY.rules['sides/silent-swap'],
     source: 'common practice',
     severity: 'note',
     check: sided(silentSwaps),
   },
   {
     id: 'sides/one-sided-cue-is-marked',
-    looksAt: 'Cues, mistakes and touches that speak of one side only and are marked for both.',
-    why: 'The other half would say the opposite of what is meant.',
+    ...SAY.rules['sides/one-sided-cue-is-marked'],
     source: 'common practice',
     severity: 'mend',
     check: sided(oneSidedCues),
   },
   {
     id: 'sides/same-form-on-both',
-    looksAt: 'Steps, counts, rungs and options that are for one side only.',
-    why: 'The second side repeats the same form as the first: same rung, same count, same options.',
+    ...SAY.rules['sides/same-form-on-both'],
     source: 'common practice',
     severity: 'mend',
     check: sided(oneSidedForms),
   },
   {
     id: 'sides/lead-agrees',
-    looksAt:
-      'Whether the text leads the side that it is kept for, by the limb the side is named by.',
-    why: 'A card whose text leads the left while it says right is wrong on both halves.',
+    ...SAY.rules['sides/lead-agrees'],
     source: 'common practice',
     severity: 'stop',
     check: sided(leadDisagrees),
   },
   {
     id: 'sides/slip',
-    looksAt: 'A hand or foot of the side that the lead rules out.',
-    why: 'One wrong side word in a line that is otherwise right is a slip of the tongue.',
+    ...SAY.rules['sides/slip'],
     source: 'common practice',
     severity: 'note',
     check: sided(slips),
   },
   {
     id: 'sides/other-than-what',
-    looksAt: 'Other, opposite and same-side with nothing to refer to.',
-    why: 'The other foot is only clear after one foot was named.',
+    ...SAY.rules['sides/other-than-what'],
     source: 'common practice',
     severity: 'mend',
     check: sided((card, lexicon) => relativeWords(card, lexicon, ['other'])),
   },
   {
     id: 'sides/front-back-is-set',
-    looksAt: 'Front and back, top and bottom, used before a step has made them so.',
-    why: 'Feet side by side have no front foot.',
+    ...SAY.rules['sides/front-back-is-set'],
     source: 'common practice',
     severity: 'mend',
     check: sided((card, lexicon) => relativeWords(card, lexicon, ['front-back', 'top-bottom'])),

@@ -1,5 +1,5 @@
 import { G, Path, Svg, Text, View } from '@react-pdf/renderer'
-import { drawnSpine } from '@/core/breath'
+import { drawnRibbon } from '@/core/breath'
 import type { Side } from '@/core/card'
 import { LABELS, packOf } from '@/core/language'
 import {
@@ -122,7 +122,7 @@ const BREADTH = 14
 /** One pass to scale, from left to right: every second has the same length. */
 function Ribbon({ block, size }: { block: Extract<Block, { kind: 'ribbon' }> } & OnPaper) {
   const length = INNER[size]
-  const { stretches } = drawnSpine(block.spine, { length, breadth: BREADTH }, true)
+  const { stretches } = drawnRibbon(block.ribbon, { length, breadth: BREADTH }, true)
   return (
     <View wrap={false} style={{ marginTop: 3 }}>
       <Svg width={length} height={BREADTH} viewBox={`0 0 ${length} ${BREADTH}`}>

@@ -178,7 +178,7 @@ function Page({ saver, status }: { saver: Saver | null; status: string }) {
   }, [bench, saver])
 
   return (
-    <div className={classes.desk}>
+    <div className={classes.page}>
       <Rail here={here} />
       <main className={classes.main}>
         <Title status={status} onKeys={() => setKeysShown(true)} />

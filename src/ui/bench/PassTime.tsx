@@ -3,9 +3,9 @@
 import { LABELS } from '@/core/language'
 import { useCallback } from 'react'
 import type { Card } from '@/core/card'
-import { spineOf, timeOf } from '@/core/breath'
+import { ribbonOf, timeOf } from '@/core/breath'
 import { useSchool } from '../shared/school'
-import { Spine } from '../shared/Spine'
+import { Ribbon } from '../shared/Ribbon'
 import classes from './Bench.module.css'
 import { useDerived } from './store'
 
@@ -14,9 +14,9 @@ const PIXELS_A_SECOND = 5
 /** How long the card takes, and one side of it to scale. */
 export function PassTime() {
   const school = useSchool()
-  const { time, spine } = useDerived(
+  const { time, ribbon } = useDerived(
     useCallback(
-      (card: Card) => ({ time: timeOf(card, school), spine: spineOf(card, school) }),
+      (card: Card) => ({ time: timeOf(card, school), ribbon: ribbonOf(card, school) }),
       [school]
     )
   )
@@ -30,8 +30,8 @@ export function PassTime() {
           `: ${LABELS.duration(time.right)} a side, ${LABELS.duration(time.between)} between`}
         . The set-up is not counted.
       </p>
-      <Spine
-        spine={spine}
+      <Ribbon
+        ribbon={ribbon}
         length={Math.round(Math.min(520, Math.max(160, time.right * PIXELS_A_SECOND)))}
       />
     </section>

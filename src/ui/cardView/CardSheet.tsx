@@ -13,7 +13,7 @@ import {
 } from '@/core/print'
 import { FigureSvg } from '../shared/FigureSvg'
 import { BreathMark } from '../shared/BreathMark'
-import { Spine } from '../shared/Spine'
+import { Ribbon } from '../shared/Ribbon'
 import { SideNotch } from '../shared/SideNotch'
 import { VerdictMark } from '../shared/VerdictMark'
 import { Words } from '../shared/Words'
@@ -91,7 +91,7 @@ function OneBlock({ block, ...rest }: BlockProps<Block['kind']>) {
     case 'table':
       return <Table block={block} {...rest} />
     case 'ribbon':
-      return <Spine spine={block.spine} length={860} lies label={block.told} />
+      return <Ribbon ribbon={block.ribbon} length={860} lies label={block.told} />
   }
 }
 

@@ -173,7 +173,7 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
     <>
       <Header />
       <main
-        className={classes.desk}
+        className={classes.page}
         onKeyDown={(event) => {
           if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
           event.preventDefault()

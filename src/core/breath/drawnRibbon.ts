@@ -1,25 +1,25 @@
 import type { BreathShape } from './shape'
 import { breathShape } from './shape'
-import type { Segment, SpineStretch } from './timeline'
+import type { Passage, RibbonStretch } from './timeline'
 
-/** One phase of the spine, placed along it. */
+/** One phase of the ribbon, placed along it. */
 export interface DrawnStretch extends BreathShape {
   where: string
-  /** Distance of its beginning from the beginning of the spine. */
+  /** Distance of its beginning from the beginning of the ribbon. */
   from: number
   length: number
 }
 
-/** A part of the pass, bracketed beside the spine. */
+/** A part of the pass, bracketed beside the ribbon. */
 export interface DrawnPart {
-  part: Segment['part']
+  part: Passage['part']
   from: number
   length: number
   /** Seconds that the part lasts. */
   seconds: number
 }
 
-export interface DrawnSpine {
+export interface DrawnRibbon {
   length: number
   stretches: DrawnStretch[]
   parts: DrawnPart[]
@@ -42,17 +42,17 @@ function lying(path: string): string {
  * @param size length of the whole and breadth of the ribbon, in any unit
  * @param lies whether it runs to the right in place of down
  */
-export function drawnSpine(
-  spine: readonly SpineStretch[],
+export function drawnRibbon(
+  ribbon: readonly RibbonStretch[],
   size: { length: number; breadth: number },
   lies = false
-): DrawnSpine {
-  const last = spine.at(-1)
+): DrawnRibbon {
+  const last = ribbon.at(-1)
   const whole = last ? last.at + last.seconds : 0
   if (whole === 0) return { length: 0, stretches: [], parts: [] }
   const scale = size.length / whole
   const parts: DrawnPart[] = []
-  const stretches = spine.map(({ where, part, breath, at, seconds }): DrawnStretch => {
+  const stretches = ribbon.map(({ where, part, breath, at, seconds }): DrawnStretch => {
     const before = parts.at(-1)
     if (before?.part === part && (part !== 'stay' || where === 'stay')) {
       before.seconds += seconds

@@ -1,9 +1,9 @@
-import { drawnSpine, type SpineStretch } from '@/core/breath'
+import { drawnRibbon, type RibbonStretch } from '@/core/breath'
 import { LABELS } from '@/core/language'
-import classes from './Spine.module.css'
+import classes from './Ribbon.module.css'
 
 interface Props {
-  spine: readonly SpineStretch[]
+  ribbon: readonly RibbonStretch[]
   /** Length in pixels. */
   length: number
   /** Runs to the right in place of down. */
@@ -15,8 +15,8 @@ interface Props {
 const BREADTH = 26
 
 /** One pass through the pose to scale: every second has the same length. */
-export function Spine({ spine, length, lies = false, label }: Props) {
-  const drawn = drawnSpine(spine, { length, breadth: BREADTH }, lies)
+export function Ribbon({ ribbon, length, lies = false, label }: Props) {
+  const drawn = drawnRibbon(ribbon, { length, breadth: BREADTH }, lies)
   if (drawn.stretches.length === 0) return null
   const at = (from: number) => (lies ? `translate(${from} 0)` : `translate(0 ${from})`)
   const told = drawn.parts.map(({ part, seconds }) => ({

@@ -1,0 +1,253 @@
+import type { SectionId } from '../../card'
+
+/** English: what the rules look at and why, and what they say of a card. */
+
+const sectionWhy: Record<SectionId, string> = {
+  name: 'A card that is not named, or does not say what its side is named by, is ambiguous.',
+  when: 'The gap after a meal and the time of day decide whether the pose fits the class.',
+  setup: 'The students must be in place before the first step is said.',
+  enter: 'The way in is the part that is said word by word.',
+  alignment: 'Trainees look at the body from the ground up and need a cue for each place.',
+  stay: 'Without a count, or with different counts for the sides, the class guesses.',
+  mistakes: 'A trainee must know what goes wrong, why it matters and what to say.',
+  cautions: 'Someone in the class may not do this pose, and the teacher must know who.',
+  ladder: 'Students differ; each needs a form to do.',
+  exit: 'Most slips happen on the way out.',
+  rest: 'A class needs to know what follows, and what to do between the sides.',
+}
+
+const rules = {
+  'card/one-id-one-part': {
+    looksAt: 'Ids of steps, cues and rungs.',
+    why: 'Rungs, mistakes and cautions point at parts by id; two parts with one id mix them up.',
+  },
+  'card/links-lead-somewhere': {
+    looksAt: 'Cues, rungs and steps that other parts of the card name.',
+    why: 'A part that names something that was deleted says nothing to the reader.',
+  },
+  'card/language-is-known': {
+    looksAt: 'Whether Notula knows the language that the card is written in.',
+    why: 'Without its words the second side cannot be written, and no breath, count or side word is checked.',
+  },
+  'card/one-reference-rung': {
+    looksAt: 'Which rung the main steps describe.',
+    why: 'All other rungs are told as differences from one form; two such forms contradict.',
+  },
+  'card/not-its-own-counter': {
+    looksAt: 'The counter poses.',
+    why: 'A pose does not balance itself.',
+  },
+  'card/claims-have-a-basis': {
+    looksAt: 'Effects marked as published.',
+    why: 'A claim stands on a source that the reader can look up, or is marked as tradition or experience.',
+  },
+  'sides/unsure-word': {
+    looksAt: 'Side words whose mirror word would not be read as a side.',
+    why: 'A side word that stays the same on both sides sends the second side the wrong way.',
+  },
+  'sides/suspect-fixed': {
+    looksAt:
+      'Side words that swap though they are likely meant as fixed: rolling to get up, lying in late pregnancy, a nostril, one person’s own side.',
+    why: 'Such a word sends the second side the wrong way; a fixed one stays.',
+  },
+  'sides/silent-swap': {
+    looksAt:
+      'Crossed fingers, shins, arms and straps, which change on the second side without a side word.',
+    why: 'The second side repeats the first; what crosses must cross the other way.',
+  },
+  'sides/one-sided-cue-is-marked': {
+    looksAt: 'Cues, mistakes and touches that speak of one side only and are marked for both.',
+    why: 'The other half would say the opposite of what is meant.',
+  },
+  'sides/same-form-on-both': {
+    looksAt: 'Steps, counts, rungs and options that are for one side only.',
+    why: 'The second side repeats the same form as the first: same rung, same count, same options.',
+  },
+  'sides/lead-agrees': {
+    looksAt:
+      'Whether the text leads the side that it is kept for, by the limb the side is named by.',
+    why: 'A card whose text leads the left while it says right is wrong on both halves.',
+  },
+  'sides/slip': {
+    looksAt: 'A hand or foot of the side that the lead rules out.',
+    why: 'One wrong side word in a line that is otherwise right is a slip of the tongue.',
+  },
+  'sides/other-than-what': {
+    looksAt: 'Other, opposite and same-side with nothing to refer to.',
+    why: 'The other foot is only clear after one foot was named.',
+  },
+  'sides/front-back-is-set': {
+    looksAt: 'Front and back, top and bottom, used before a step has made them so.',
+    why: 'Feet side by side have no front foot.',
+  },
+  'breath/in-and-out-take-turns': {
+    looksAt: 'Two ins or two outs that follow each other.',
+    why: 'Linked movement alternates in and out; two ins running hide a missing out.',
+  },
+  'breath/fold-on-out': {
+    looksAt: 'Steps that fold forward on an in-breath.',
+    why: 'A fold closes the front of the body, which an in-breath opens.',
+  },
+  'breath/lengthen-before-turn': {
+    looksAt: 'Turns of the trunk that no lengthening in-breath comes before.',
+    why: 'In every twist an in-breath that lengthens comes before the out-breath that turns.',
+  },
+  'breath/one-movement-a-phase': {
+    looksAt: 'Steps that put two movements on one breath.',
+    why: 'One breath phase carries one movement; the second one is done without breath.',
+  },
+  'breath/no-hold': {
+    looksAt: 'Held breath where the school holds none.',
+    why: 'Holding is left out for pregnancy, high blood pressure, heart and eye-pressure conditions, and some schools never do it.',
+  },
+  'breath/count-of-what': {
+    looksAt: 'Counts that do not say whether breaths or seconds are counted.',
+    why: '“Hold for five” is 5 seconds to one teacher and 40 to another.',
+  },
+  'breath/said-within-the-breath': {
+    looksAt: 'How long each step takes to say, at the school’s rate of speech, against its breath.',
+    why: 'A cue that cannot be said within the breath it belongs to is a bad cue, however true.',
+    reference: 'calm instruction runs about 110 to 130 words a minute',
+  },
+  'breath/cycle-is-marked': {
+    looksAt: 'Moving cards that say how often, but not which steps.',
+    why: 'Without the cycle nobody can tell how long the card takes.',
+  },
+  'breath/cycle-counts-once': {
+    looksAt: 'Steps of a cycle that repeat by themselves, too.',
+    why: 'Both counts multiply, which is seldom meant.',
+  },
+  'figure/can-be-read': {
+    looksAt: 'The data of the figures.',
+    why: 'A figure that cannot be read is not drawn.',
+  },
+  'figure/contacts-are-met': {
+    looksAt: 'Whether what should touch touches.',
+    why: 'A hand that hangs above its block teaches the wrong distance.',
+  },
+  'figure/keeps-the-cues': {
+    looksAt: 'Cues with a measure, on the figure of the form described.',
+    why: 'A picture that breaks its own cue is believed more than the words.',
+  },
+}
+
+export const englishSays = {
+  rules,
+  sectionWhy,
+  sectionRule: (title: string) => `Whether “${title}” is written.`,
+  sides: {
+    unsure: (written: string, other: string) =>
+      `“${written}” is left as it is on the other side, because “${other}” would be read as something else here. Name the limb: “the ${written} hand”.`,
+    suspect: (written: string, other: string, why: string) =>
+      `“${written}” becomes “${other}” on the other side, but ${why}. Fix it?`,
+    fix: (written: string) => `Fix “${written}”`,
+    silent: (words: string, say: string) =>
+      `“${words}” has no side word, so the second side would do it the same way. For the second side: “${say}”`,
+    addSecond: 'Add that for the second side',
+    oneSidedCue: (words: string) => `“${words}”: this is for one side, and is marked for both.`,
+    markOn: (on: string) => `Mark it: ${on}`,
+    counts: (counts: string) =>
+      `“${counts}”: the second side repeats the same form, with the same count.`,
+    oneSidedForm: (words: string) =>
+      `“${words}”: the second side would be another form. Both sides do the same steps, rungs and options.`,
+    noFoot: 'no step has put a foot in front or behind yet',
+    noTop: 'nothing has put one above the other yet',
+    noLimb: 'no limb was named before it',
+    relative: (words: string, why: string) => `“${words}”: ${why}. Say left or right here.`,
+    lead: (named: string, kept: string, word: string, led: string) =>
+      `The side is named by the ${named}, and the text is kept for ${kept}, but “${word}” here makes it the ${led} side.`,
+    keepFor: (side: string) => `Keep the text for ${side}`,
+    slip: (word: string, led: string) =>
+      `“${word}” does not go with the rest, where the ${led} side leads: a slip of the tongue?`,
+    sayOther: (other: string) => `Say “${other}”`,
+  },
+  breath: {
+    makeIt: (breath: string) => `Make it ${breath}`,
+    equal: (first: number, second: number, phase: string, missing: string) =>
+      `Steps ${first} and ${second} are both on ${phase}; an ${missing} is missing between them.`,
+    cycleEqual: (phase: string) =>
+      `The cycle ends and begins on ${phase}: going round, two of them follow each other.`,
+    fold: (word: string, phase: string) =>
+      `“${word}” folds the body on ${phase}: the lungs fill against it. A fold goes with an out.`,
+    makeOut: 'Make it out',
+    turnBefore:
+      'This step turns, and no in-breath that lengthens stands right before it: a rounded spine turns from one place only. Put one before it, such as “Grow tall.”',
+    turnFirst:
+      'The first step turns at once; begin with an in-breath that lengthens, such as “Grow tall.”',
+    two: (breath: string, first: string, other: string) =>
+      `One ${breath}-breath carries two movements here, “${first}” and “${other}”. Give the second a step and a breath of its own.`,
+    held: 'The breath is held here, and the school holds none.',
+    makeFree: 'Make it free',
+    paceHeld: 'The pace of the stay holds the breath, and the school holds none.',
+    takeHolds: 'Take the holds out',
+    count: (count: string) => `“${count}” is a count of breaths or of seconds; say which.`,
+    sayUnit: 'Say breaths',
+    phaseName: (breath: string) => `the ${breath}-breath`,
+    itsBreath: 'its breath',
+    leaveOutCut: (clause: string) => `Leave out “${clause}”.`,
+    fewer: 'Say it in fewer words, or make two steps of it.',
+    tooLong: (
+      takes: string,
+      phase: string,
+      lasts: string,
+      over: string,
+      words: number,
+      wordWord: string,
+      cut: string
+    ) =>
+      `Takes ${takes} to say and ${phase} lasts ${lasts}: ${over} over, about ${words} ${wordWord}. ${cut}`,
+    leaveOut: (clause: string) => `Leave out “${clause}”`,
+    noCycle: (times: number) =>
+      `The card is done ${times} times, and no step is marked as part of what is repeated.`,
+    cycleTwice: (rounds: number, each: number | undefined, all: number) =>
+      `This step is part of the cycle, done ${rounds} times, and repeats ${each} times in each: ${all} in all.`,
+  },
+  card: {
+    double: (id: string, what: string) =>
+      `The id “${id}” is used by two ${what}; give one of them another.`,
+    deadOnRung: (rung: string, to: string | undefined, id: string) =>
+      `The rung “${rung}” speaks of a ${to} “${id}” that is not on this card.`,
+    dead: (to: string | undefined, id: string) => `There is no ${to} “${id}” on this card.`,
+    references: 'More than one rung is marked as the reference; keep one.',
+    ownCounter: 'The card names itself as its counter pose.',
+    noSource: 'This effect is marked as published but names no source.',
+    unknownLanguage: (language: string, sided: boolean) =>
+      `Notula knows no words of “${language}” yet: ${sided ? 'only the side that the text is kept for can be read, and ' : ''}side words, breath and time to say it are not checked.`,
+  },
+  missing: {
+    commonName: 'Give the pose a common name.',
+    sanskrit: 'Give the Sanskrit name, with its marks.',
+    namedBy: 'Say what the side is named by, such as the front leg.',
+    when: 'Say when it is practised: the hours after a meal, or the time of day.',
+    place: 'Say where the student starts, and how.',
+    enter: 'Write the steps into the pose.',
+    alignment: 'Write the alignment cues, from the ground up.',
+    cueWords: (n: number) => `Cue ${n} has no words yet.`,
+    repeats: 'Say how many times it is repeated.',
+    stay: 'Say how long the stay is, in breaths or in seconds.',
+    mistakes: 'Write at least one thing that goes wrong.',
+    mistake: (n: number, what: string) => `Mistake ${n} does not say ${what}.`,
+    cautions: 'Say who must not, or must ask first.',
+    ladder: 'Give at least two rungs: the form described here and an easier one.',
+    reference: 'Say which rung the main steps describe.',
+    exit: 'Write the way out, as carefully as the way in.',
+    counter: 'Name a pose that follows or balances this one.',
+    between: 'Say what happens between the sides.',
+    stepWords: (n: number) => `Step ${n} has no words yet.`,
+    parts: { seen: 'what is seen', why: 'why it matters', say: 'what to say' },
+    caution: (n: number, named: boolean) =>
+      `Caution ${n} lacks ${named ? 'what to say' : 'its condition'}.`,
+  },
+  figure: {
+    noMeasure: (name: string, all: string) =>
+      `“${name}” cannot be measured; the measures are ${all}.`,
+    unit: (name: string, unit: string, asked: string) =>
+      `“${name}” is measured in ${unit}, not in ${asked}; tell the target in ${unit}.`,
+    breaks: (name: string, value: string, target: string, tolerance: number) =>
+      `The figure breaks this cue: ${name} is ${value}, wanted ${target} give or take ${tolerance}.`,
+    of: (id: string, message: string) => `Figure of ${id}: ${message}`,
+    unread: (problem: string) => `The figure cannot be read: ${problem}.`,
+  },
+}
+
+export type Says = typeof englishSays
