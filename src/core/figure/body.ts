@@ -100,3 +100,6 @@ export function bodyOf({ legs = 1, arms = 1, trunk = 1 }: BodyVariation = {}): B
     headUp: 1 - L.shoulderHeight - 0.012 - 0.045,
   }
 }
+
+/** Stature that a figure is solved for, in cm; everything scales with it but the props. */
+export const USUAL_STATURE = 170

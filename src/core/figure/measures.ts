@@ -1,5 +1,5 @@
 import type { Side } from '../card'
-import { legLength } from './body'
+import { legLength, USUAL_STATURE } from './body'
 import {
   angleOf,
   cm,
@@ -20,7 +20,7 @@ import {
 } from './landmarks'
 import { balanceMargin, loadShares } from './loads'
 import { SPINAL, jointOf, pointIn } from './skeleton'
-import { type Solved, USUAL_STATURE } from './solve'
+import { type Solved } from './solve'
 import { apply, between, cross, deg, dot, mid, norm, scale, sub, unit } from './vec'
 
 /** What is measured on a figure, by name, with its unit and what it means. */

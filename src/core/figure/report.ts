@@ -1,9 +1,11 @@
+import { USUAL_STATURE } from './body'
 import type { Side } from '../card'
 import { balanceMargin, centreOfMass, jointMoments, loadShares } from './loads'
 import { allMeasures } from './measures'
 import { touchPoints } from './parts'
 import { ANGLES, JOINTS } from './skeleton'
-import { contactGaps, solve, USUAL_STATURE } from './solve'
+import { solve } from './solve'
+import { contactGaps } from './unmet'
 import type { Figure } from './spec'
 
 const thousandth = (value: number) => Math.round(value * 1000) / 1000 + 0

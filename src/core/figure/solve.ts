@@ -1,6 +1,6 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix'
-import { type Body, bodyOf } from './body'
-import { type ContactPoint, FLESH, LIMBS, pointsOf } from './parts'
+import { type Body, bodyOf, USUAL_STATURE } from './body'
+import { contactRows, HARD, type Row, strapRow, UP } from './constraints'
+import { type ContactPoint, FLESH, pointsOf } from './parts'
 import {
   ANGLES,
   axesOf,
@@ -8,19 +8,18 @@ import {
   CHAINS,
   indexOf,
   jointOf,
-  mirroredPose,
   JOINTS,
-  type Placed,
+  mirroredPose,
   place,
+  type Placed,
   pointIn,
   type Pose,
   type Segment,
 } from './skeleton'
-import { type Contact, type Figure, mirroredFigure, PROP_HEIGHT, type Strap } from './spec'
-import { add, apply, cross, dot, norm, scale, sub, type Vec } from './vec'
-
-/** Stature that a figure is solved for, in cm; everything scales with it but the props. */
-export const USUAL_STATURE = 170
+import { type Contact, type Figure, mirroredFigure, type Strap } from './spec'
+import { unmetIn } from './unmet'
+import { add, cross, dot, sub, type Vec } from './vec'
+import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 
 /** A contact that cannot be met, and by how much. */
 export interface Unmet {
@@ -54,23 +53,7 @@ export interface SolveOptions {
   rounds?: number
 }
 
-/** One equation: a point of the body, along a direction, against a target. */
-interface Row {
-  segment: Segment
-  point: Vec
-  along: Vec
-  /** What is missing, in statures. */
-  residual: number
-  /** A second place of the body that the point is measured from. */
-  against?: { segment: Segment; point: Vec }
-  contact?: number
-  weight: number
-}
-
-const HARD = 1
 const ROOT = 3
-const UP: Vec = [0, 1, 0]
-
 /**
  * How readily each angle gives way: hands and feet settle on what they touch, and the trunk
  * keeps its shape longest.
@@ -95,127 +78,6 @@ export function askedAngles(figure: Figure): number[] {
       angles[i] = clampAngle(i, value)
     }
   return angles
-}
-
-/** Height of a surface above the floor, in statures. */
-export const surfaceHeight = (on: string, stature = USUAL_STATURE): number =>
-  (PROP_HEIGHT[on] ?? 0) / stature
-
-function limbOf(on: string, body: Body) {
-  const match = /^(left|right) (.+)$/.exec(on)
-  const limb = match && LIMBS[match[2]!]
-  return limb ? limb(body, match[1] as 'left' | 'right') : null
-}
-
-/** How far two soft parts sink into each other, of the sum of their radii. */
-const SOFT = 0.8
-
-function contactRows(
-  contact: Contact,
-  index: number,
-  points: ContactPoint[],
-  placed: Placed,
-  body: Body,
-  wall: number,
-  stature: number
-): Row[] {
-  const limb = limbOf(contact.on, body)
-  if (limb) {
-    const { segment, at, radius } = points[0]!
-    const point = pointIn(placed, segment, at)
-    const target = pointIn(placed, limb.segment, [0, -limb.length * (contact.along ?? 0.5), 0])
-    const away = sub(point, target)
-    const distance = norm(away)
-    const wanted = (radius + limb.radius) * SOFT
-    const along = distance < 1e-9 ? UP : scale(away, 1 / distance)
-    // Along the limb it has its place; across it, its distance.
-    const axis = apply(placed.rotations[jointOf(limb.segment)]!, UP)
-    const against = { segment: limb.segment, point: target }
-    return [
-      { segment, point, along, residual: wanted - distance, against, contact: index, weight: HARD },
-      {
-        segment,
-        point,
-        along: axis,
-        residual: -dot(away, axis),
-        against,
-        contact: index,
-        weight: HARD,
-      },
-    ]
-  }
-  return points
-    .flatMap(({ segment, at, radius }): Row[] => {
-      const point = pointIn(placed, segment, at)
-      if (contact.on === 'wall') {
-        const inward = wall < 0 ? 1 : -1
-        return [
-          {
-            segment,
-            point,
-            along: [0, 0, 1],
-            residual: wall + inward * radius - point[2],
-            contact: index,
-            weight: HARD,
-          },
-        ]
-      }
-      const height = surfaceHeight(contact.on, stature)
-      const row: Row = {
-        segment,
-        point,
-        along: UP,
-        residual: height + radius - point[1],
-        contact: index,
-        weight: HARD,
-      }
-      return [row]
-    })
-    .concat(pinned(contact, index, points, placed))
-}
-
-/** A contact that has its place on the floor keeps it with its first point. */
-function pinned(contact: Contact, index: number, points: ContactPoint[], placed: Placed): Row[] {
-  if (!contact.at) return []
-  const { segment, at } = points[0]!
-  const point = pointIn(placed, segment, at)
-  return [
-    {
-      segment,
-      point,
-      along: [1, 0, 0],
-      residual: contact.at[0] - point[0],
-      contact: index,
-      weight: HARD,
-    },
-    {
-      segment,
-      point,
-      along: [0, 0, 1],
-      residual: contact.at[1] - point[2],
-      contact: index,
-      weight: HARD,
-    },
-  ]
-}
-
-/** A strap that is taut: how much its ends are too far apart. */
-function strapRow([from, to, cm]: Strap, placed: Placed, body: Body, stature: number): Row | null {
-  if (cm === undefined) return null
-  const [a, b] = [from, to].map((part) => pointsOf(part, body)![0]!)
-  const point = pointIn(placed, a!.segment, a!.at)
-  const end = pointIn(placed, b!.segment, b!.at)
-  const apart = sub(point, end)
-  const residual = cm / stature - norm(apart)
-  if (residual > 1e-6) return null
-  return {
-    segment: a!.segment,
-    point,
-    along: scale(apart, 1 / Math.max(norm(apart), 1e-9)),
-    residual,
-    against: { segment: b!.segment, point: end },
-    weight: HARD,
-  }
 }
 
 const JOINT_ANGLES = JOINTS.map((joint) => joint.angles)
@@ -491,47 +353,4 @@ function capOf(step: Float64Array): number {
 function capped(step: Float64Array): Float64Array {
   const cap = capOf(step)
   return cap === 1 ? step : step.map((value) => value * cap)
-}
-
-const TOLD_CM = 0.5
-
-/** Straps that would have to be longer. */
-function tooShort(straps: readonly Strap[], { body, placed }: Standing, stature: number): Unmet[] {
-  return straps.flatMap((strap) => {
-    const row = strapRow(strap, placed, body, stature)
-    const cm = row ? -row.residual * stature : 0
-    if (cm < TOLD_CM) return []
-    const [part, on] = strap
-    return [
-      {
-        part,
-        on,
-        cm,
-        message: `The strap from the ${part} to the ${on} is ${cm.toFixed(1)} cm too short.`,
-      },
-    ]
-  })
-}
-
-/** How far each contact of a figure stays from what it should touch, in cm. */
-export function contactGaps(
-  figure: Figure,
-  { body, placed }: Standing,
-  stature = USUAL_STATURE
-): number[] {
-  return figure.contacts.map((contact) => {
-    const points = pointsOf(contact.part, body)!
-    const rows = contactRows(contact, 0, points, placed, body, figure.wall ?? 0, stature)
-    return rows.reduce((most, row) => Math.max(most, Math.abs(row.residual)), 0) * stature
-  })
-}
-
-/** What a figure asks for that a body, as it stands, does not meet. */
-export function unmetIn(figure: Figure, standing: Standing, stature = USUAL_STATURE): Unmet[] {
-  const apart = contactGaps(figure, standing, stature).flatMap((cm, i): Unmet[] => {
-    if (cm < TOLD_CM) return []
-    const { part, on } = figure.contacts[i]!
-    return [{ part, on, cm, message: `The ${part} stays ${cm.toFixed(1)} cm away from the ${on}.` }]
-  })
-  return [...apart, ...tooShort(figure.straps, standing, stature)]
 }

@@ -1,4 +1,5 @@
-import { solve, type Solved, USUAL_STATURE } from './solve'
+import { USUAL_STATURE } from './body'
+import { solve, type Solved } from './solve'
 import type { Figure } from './spec'
 
 const known = new Map<string, Solved>()

@@ -1,0 +1,147 @@
+import { type Body, USUAL_STATURE } from './body'
+import { type ContactPoint, LIMBS, pointsOf } from './parts'
+import { jointOf, type Placed, pointIn, type Segment } from './skeleton'
+import { type Contact, PROP_HEIGHT, type Strap } from './spec'
+import { apply, dot, norm, scale, sub, type Vec } from './vec'
+
+/** One equation: a point of the body, along a direction, against a target. */
+export interface Row {
+  segment: Segment
+  point: Vec
+  along: Vec
+  /** What is missing, in statures. */
+  residual: number
+  /** A second place of the body that the point is measured from. */
+  against?: { segment: Segment; point: Vec }
+  contact?: number
+  weight: number
+}
+
+export const HARD = 1
+export const UP: Vec = [0, 1, 0]
+
+/** Height of a surface above the floor, in statures. */
+export const surfaceHeight = (on: string, stature = USUAL_STATURE): number =>
+  (PROP_HEIGHT[on] ?? 0) / stature
+
+function limbOf(on: string, body: Body) {
+  const match = /^(left|right) (.+)$/.exec(on)
+  const limb = match && LIMBS[match[2]!]
+  return limb ? limb(body, match[1] as 'left' | 'right') : null
+}
+
+/** How far two soft parts sink into each other, of the sum of their radii. */
+const SOFT = 0.8
+
+export function contactRows(
+  contact: Contact,
+  index: number,
+  points: ContactPoint[],
+  placed: Placed,
+  body: Body,
+  wall: number,
+  stature: number
+): Row[] {
+  const limb = limbOf(contact.on, body)
+  if (limb) {
+    const { segment, at, radius } = points[0]!
+    const point = pointIn(placed, segment, at)
+    const target = pointIn(placed, limb.segment, [0, -limb.length * (contact.along ?? 0.5), 0])
+    const away = sub(point, target)
+    const distance = norm(away)
+    const wanted = (radius + limb.radius) * SOFT
+    const along = distance < 1e-9 ? UP : scale(away, 1 / distance)
+    // Along the limb it has its place; across it, its distance.
+    const axis = apply(placed.rotations[jointOf(limb.segment)]!, UP)
+    const against = { segment: limb.segment, point: target }
+    return [
+      { segment, point, along, residual: wanted - distance, against, contact: index, weight: HARD },
+      {
+        segment,
+        point,
+        along: axis,
+        residual: -dot(away, axis),
+        against,
+        contact: index,
+        weight: HARD,
+      },
+    ]
+  }
+  return points
+    .flatMap(({ segment, at, radius }): Row[] => {
+      const point = pointIn(placed, segment, at)
+      if (contact.on === 'wall') {
+        const inward = wall < 0 ? 1 : -1
+        return [
+          {
+            segment,
+            point,
+            along: [0, 0, 1],
+            residual: wall + inward * radius - point[2],
+            contact: index,
+            weight: HARD,
+          },
+        ]
+      }
+      const height = surfaceHeight(contact.on, stature)
+      const row: Row = {
+        segment,
+        point,
+        along: UP,
+        residual: height + radius - point[1],
+        contact: index,
+        weight: HARD,
+      }
+      return [row]
+    })
+    .concat(pinned(contact, index, points, placed))
+}
+
+/** A contact that has its place on the floor keeps it with its first point. */
+function pinned(contact: Contact, index: number, points: ContactPoint[], placed: Placed): Row[] {
+  if (!contact.at) return []
+  const { segment, at } = points[0]!
+  const point = pointIn(placed, segment, at)
+  return [
+    {
+      segment,
+      point,
+      along: [1, 0, 0],
+      residual: contact.at[0] - point[0],
+      contact: index,
+      weight: HARD,
+    },
+    {
+      segment,
+      point,
+      along: [0, 0, 1],
+      residual: contact.at[1] - point[2],
+      contact: index,
+      weight: HARD,
+    },
+  ]
+}
+
+/** A strap that is taut: how much its ends are too far apart. */
+export function strapRow(
+  [from, to, cm]: Strap,
+  placed: Placed,
+  body: Body,
+  stature: number
+): Row | null {
+  if (cm === undefined) return null
+  const [a, b] = [from, to].map((part) => pointsOf(part, body)![0]!)
+  const point = pointIn(placed, a!.segment, a!.at)
+  const end = pointIn(placed, b!.segment, b!.at)
+  const apart = sub(point, end)
+  const residual = cm / stature - norm(apart)
+  if (residual > 1e-6) return null
+  return {
+    segment: a!.segment,
+    point,
+    along: scale(apart, 1 / Math.max(norm(apart), 1e-9)),
+    residual,
+    against: { segment: b!.segment, point: end },
+    weight: HARD,
+  }
+}
