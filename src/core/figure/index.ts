@@ -1,5 +1,6 @@
 export * from './body'
 export * from './draw'
+export * from './paths'
 export * from './parts'
 export * from './skeleton'
 export * from './solve'

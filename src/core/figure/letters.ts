@@ -1,5 +1,5 @@
 import type { Side } from '../card'
-import { type Letter, UNIT } from './draw'
+import { type Letter, UNIT } from './paths'
 import { boxOf, type FlatPart, partDistance, type Point } from './silhouette'
 import { pointIn, type Segment } from './skeleton'
 import type { Solved } from './solve'

@@ -1,6 +1,6 @@
 import { USUAL_STATURE } from './body'
 import type { Side } from '../card'
-import { closed, linePath, type Shape } from './draw'
+import { closed, linePath, type Shape } from './paths'
 import { hull } from './hull'
 import { touchPoints } from './parts'
 import type { Point } from './silhouette'

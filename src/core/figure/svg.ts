@@ -1,4 +1,5 @@
-import type { Drawing, Shape } from './draw'
+import type { Drawing } from './draw'
+import type { Shape } from './paths'
 
 /** Inks of a drawing. */
 export interface Palette {

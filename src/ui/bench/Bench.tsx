@@ -33,6 +33,7 @@ import { CueList } from './CueList'
 import { dropDraft, readDraft } from './draft'
 import { OneFinding } from './FindingsAt'
 import { createFindings, FindingsContext, useFindings } from './findings'
+import { goToSection, sectionLink } from './focus'
 import { type KeyAction, keyOf } from './keys'
 import { NameSection } from './NameSection'
 import { Others } from './Others'
@@ -126,7 +127,7 @@ function useAskedPlace() {
   const place = params.get('at')
   useEffect(() => {
     if (!place) return
-    document.getElementById(sectionOf(place))?.scrollIntoView()
+    goToSection(sectionOf(place))
     let tries = 0
     const look = () => {
       const row = place.replace(/\.\w+$/, '')
@@ -391,7 +392,7 @@ function Aside() {
         if (here.length === 0) return null
         return (
           <div key={id} className={classes.group}>
-            <a href={`#${id}`}>{title}</a>
+            <a {...sectionLink(id)}>{title}</a>
             {here.slice(0, 4).map((finding) => (
               <p key={finding.rule + finding.where + finding.message}>
                 <SeverityMark severity={finding.severity} /> {finding.message}

@@ -11,6 +11,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { SECTIONS } from '@/core/card'
 import { api } from '../shared/api'
+import { goToSection } from './focus'
 
 interface Props {
   /** Things that can be done in this view, besides going elsewhere. */
@@ -31,9 +32,9 @@ export function Palette({ actions = [], sections = true }: Props) {
             id: `section-${id}`,
             label: title,
             onClick: () => {
-              const section = document.getElementById(id)
-              section?.scrollIntoView()
-              section
+              goToSection(id)
+              document
+                .getElementById(id)
                 ?.querySelector<HTMLElement>('textarea, input, select, button')
                 ?.focus({ preventScroll: true })
             },

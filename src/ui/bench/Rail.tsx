@@ -3,6 +3,7 @@
 import { type Card, completeness, type SectionId } from '@/core/card'
 import classes from './Bench.module.css'
 import { countBySection, useFindings } from './findings'
+import { sectionLink } from './focus'
 import { useDerived } from './store'
 
 const sectionsOf = (card: Card) =>
@@ -18,7 +19,7 @@ export function Rail({ here }: { here: SectionId }) {
         {sections.map(({ id, title, complete }) => (
           <li key={id}>
             <a
-              href={`#${id}`}
+              {...sectionLink(id)}
               aria-current={here === id ? 'true' : undefined}
               className={classes.stop}
             >

@@ -6,7 +6,7 @@ import { ANGLE_INDEX, ANGLES, type Figure, type Pose } from '@/core/figure'
 
 const JOINTS = [...new Set(ANGLES.map((each) => each.joint))]
 /** leftUpperArm → left upper arm */
-const worded = (name: string) => name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+import { worded } from './worded'
 
 /** The angles of one joint in degrees; what the contacts made of them stands beside. */
 export function AnglesForm({

@@ -3,8 +3,8 @@
 import { MARKED, measureWords } from '@/core/figure'
 import type { FigureAnswer } from '@/workers/figure'
 import classes from './FigureBench.module.css'
+import { worded } from './worded'
 
-const worded = (name: string) => name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 const canShow = (name: string) => MARKED.includes(name.replace(/^(?:left|right) /, ''))
 
 /** What is measured on the figure as it stands; one measure can be shown on the drawing. */
@@ -24,7 +24,7 @@ export function Measures({
         <p className={classes.limits}>
           At the end of their range (diamonds):{' '}
           {answer.limits
-            .map((each) => `${worded(each.joint)} ${each.angle} ${each.value}°`)
+            .map((each) => `${worded(each.joint)} ${worded(each.angle)} ${each.value}°`)
             .join(', ')}
           .
         </p>
