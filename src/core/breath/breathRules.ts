@@ -11,6 +11,7 @@ import {
   type School,
   stepLists,
   stepsOf,
+  type StepPlace,
   valueAt,
   type Want,
 } from '../card'
@@ -42,7 +43,7 @@ const inWords =
     return words ? check(card, words) : []
   }
 
-type Place = ReturnType<typeof stepsOf>[number]
+type Place = StepPlace
 
 const listsOf = (card: Card): Place[][] => {
   const all = stepsOf(card)

@@ -86,7 +86,9 @@ function visit(
   put: (part: Part) => void
 ): void {
   if (node.type === 'leaf') {
-    if (value !== undefined || absent) put({ ...node.kind, path, value, owners })
+    if (value === undefined && !absent) return
+    const { kind, key, field, of, sided, spoken, to, unread } = node.kind
+    put({ kind, key, field, of, sided, spoken, to, unread, path, value, owners })
   } else if (node.type === 'list') {
     if (!Array.isArray(value)) return
     for (const [i, each] of value.entries())
@@ -209,8 +211,22 @@ export function stepLists(): readonly ({ list: StepList } & StepsMark)[] {
   return lists
 }
 
+export interface StepPlace {
+  list: StepList
+  index: number
+  step: Card['enter'][number]
+  path: string
+}
+
+const places = new WeakMap<Card, readonly StepPlace[]>()
+
 /** Every step of the card with its path, in the order in which they are done; rungs aside. */
-export const stepsOf = (card: Card) =>
-  stepLists().flatMap(({ list }) =>
-    card[list].map((step, index) => ({ list, index, step, path: `${list}[${index}]` }))
-  )
+export function stepsOf(card: Card): readonly StepPlace[] {
+  const found =
+    places.get(card) ??
+    stepLists().flatMap(({ list }) =>
+      card[list].map((step, index) => ({ list, index, step, path: `${list}[${index}]` }))
+    )
+  places.set(card, found)
+  return found
+}
