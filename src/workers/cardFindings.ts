@@ -1,4 +1,4 @@
-import type { Card, Finding, School } from '@/core/card'
+import { type Card, type Finding, type School, unchecked } from '@/core/card'
 import { checkCard } from '@/core/check'
 
 /** What the bench asks for: the findings of the card with these fields as they are now. */
@@ -17,6 +17,10 @@ export function followCard(): (job: FindingsJob) => FindingsAnswer {
   let card = {} as Card
   return ({ changed, school }) => {
     card = { ...card, ...changed }
-    return { findings: checkCard(card, school) }
+    try {
+      return { findings: checkCard(card, school) }
+    } catch (error) {
+      return { findings: [unchecked(error instanceof Error ? error.message : String(error))] }
+    }
   }
 }

@@ -1,3 +1,4 @@
+import { SAY } from '../language'
 import type { Card } from './card'
 import type { Finding, Severity } from './finding'
 import { DEFAULT_SCHOOL } from './defaultSchool'
@@ -44,3 +45,11 @@ export function runRules(
     )
     .sort((a, b) => rank[a.severity] - rank[b.severity])
 }
+
+/** What is told when a card cannot be checked: that nothing was found must not be believed then. */
+export const unchecked = (why: string): Finding => ({
+  rule: 'card/checked',
+  severity: 'mend',
+  where: 'names',
+  message: SAY.card.unchecked(why),
+})

@@ -8,6 +8,7 @@ import {
   type Finding,
   type School,
   sectionOf,
+  unchecked,
   type SectionId,
 } from '@/core/card'
 import type { FindingsAnswer, FindingsJob } from '@/workers/cardFindings'
@@ -37,6 +38,8 @@ function inWorker(): FindingsWork {
     ask: (job) => worker.postMessage(job),
     onAnswer: (tell) => {
       worker.onmessage = ({ data }: MessageEvent<FindingsAnswer>) => tell(data)
+      worker.onerror = (event) =>
+        tell({ findings: [unchecked(event.message || 'the worker did not start')] })
     },
     stop: () => worker.terminate(),
   }

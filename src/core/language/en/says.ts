@@ -210,6 +210,8 @@ export const englishSays = {
     dead: (to: string | undefined, id: string) => `There is no ${to} “${id}” on this card.`,
     references: 'More than one rung is marked as the reference; keep one.',
     ownCounter: 'The card names itself as its counter pose.',
+    unchecked: (why: string) =>
+      `This card could not be checked (${why}). What you wrote is safe; nothing is said of it until it can be.`,
     noSource: 'This effect is marked as published but names no source.',
     unknownLanguage: (language: string, sided: boolean) =>
       `Notula knows no words of “${language}” yet: ${sided ? 'only the side that the text is kept for can be read, and ' : ''}side words, breath and time to say it are not checked.`,
