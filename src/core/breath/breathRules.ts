@@ -241,7 +241,6 @@ function tooLong(card: Card, school: School): Found[] {
           seconds(lasts),
           seconds(fit.over),
           fit.overWords,
-          fit.overWords === 1 ? 'word' : 'words',
           cut
         ),
         ...(fit.cut

@@ -3,10 +3,9 @@
 import { Group, NativeSelect, NumberInput } from '@mantine/core'
 import { useState } from 'react'
 import { ANGLE_INDEX, ANGLES, type Figure, type Pose } from '@/core/figure'
+import { worded } from './worded'
 
 const JOINTS = [...new Set(ANGLES.map((each) => each.joint))]
-/** leftUpperArm → left upper arm */
-import { worded } from './worded'
 
 /** The angles of one joint in degrees; what the contacts made of them stands beside. */
 export function AnglesForm({

@@ -192,10 +192,10 @@ export const englishSays = {
       lasts: string,
       over: string,
       words: number,
-      wordWord: string,
+
       cut: string
     ) =>
-      `Takes ${takes} to say and ${phase} lasts ${lasts}: ${over} over, about ${words} ${wordWord}. ${cut}`,
+      `Takes ${takes} to say and ${phase} lasts ${lasts}: ${over} over, about ${words} ${words === 1 ? 'word' : 'words'}. ${cut}`,
     leaveOut: (clause: string) => `Leave out “${clause}”`,
     noCycle: (times: number) =>
       `The card is done ${times} times, and no step is marked as part of what is repeated.`,
