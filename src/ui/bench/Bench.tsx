@@ -92,12 +92,18 @@ export function Bench({ stored, school }: Props) {
     } else dropDraft(stored.card.id)
     setSaver(made)
     const flush = () => void made.flush()
-    const whenHidden = () => document.visibilityState === 'hidden' && flush()
-    window.addEventListener('online', flush)
-    document.addEventListener('visibilitychange', whenHidden)
+    const leave = () => {
+      made.keep()
+      flush()
+    }
+    const whenHidden = () => document.visibilityState === 'hidden' && leave()
+    const gone = new AbortController()
+    const { signal } = gone
+    window.addEventListener('online', flush, { signal })
+    window.addEventListener('pagehide', leave, { signal })
+    document.addEventListener('visibilitychange', whenHidden, { signal })
     return () => {
-      window.removeEventListener('online', flush)
-      document.removeEventListener('visibilitychange', whenHidden)
+      gone.abort()
       flush()
       made.stop()
     }

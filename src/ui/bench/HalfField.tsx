@@ -1,50 +1,95 @@
 'use client'
 
-import { type KeyboardEvent, memo, useState } from 'react'
-import { dropUnwritable, MAX_LINE, type Side } from '@/core/card'
+import { type KeyboardEvent, memo, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { dropUnwritable, MAX_LINE, type Side, valueAt } from '@/core/card'
 import { type MirrorOptions, mirrorText, sideWords, toggleFixed } from '@/core/sides'
+import { fieldName } from './focus'
 import classes from './HalfField.module.css'
-import { useBench } from './store'
 import { keyOf } from './keys'
+import { useBench, useBenchStore } from './store'
+
+/** Events of typing that nothing outside a field listens to. */
+const OWN = ['input', 'beforeinput', 'textInput', 'keypress', 'keyup', 'selectionchange'] as const
 
 interface Props {
+  /** Where the line stands in the card. */
+  path: string
   /** The stored line, written for `writtenFor`. */
   value: string
-  onChange: (stored: string) => void
   side: Side
   writtenFor: Side
   /** An even card has one field, which mirrors nothing. */
   sided: boolean
   label: string
-  /** Finds the field again: list, row and half. */
-  field: string
   placeholder?: string
   onKeyDown?: (event: KeyboardEvent<HTMLTextAreaElement>) => void
   onPasteLines?: (first: string, rest: string[]) => void
 }
 
-/** One half of a spread row: what is typed here is written for the other side at once. */
+/**
+ * One half of a spread row: what is typed here is written for the other side at once. The two
+ * fields of a line write themselves letter by letter, and the page is drawn anew at the pause.
+ */
 export const HalfField = memo(function HalfField(props: Props) {
-  const { value, onChange, side, writtenFor, sided, label, field, placeholder } = props
-  const said = { language: useBench((state) => state.card.language) }
-  const [typed, setTyped] = useState<string | null>(null)
+  const { path, value, side, writtenFor, sided, label, placeholder } = props
+  const bench = useBenchStore()
+  const language = useBench((state) => state.card.language)
   const across = sided && side !== writtenFor
-  const store = (text: string) => (across ? mirrorText(text, said) : text)
-  // What was typed stands letter by letter as long as it means what is stored.
-  const shown =
-    typed !== null && store(typed) === value ? typed : across ? mirrorText(value, said) : value
+  const line = useMemo(() => {
+    const said = { language }
+    const turned = (text: string) => (across ? mirrorText(text, said) : text)
+    return { said, stored: turned, shown: turned, words: wordsOf(side, sided, said) }
+  }, [language, across, side, sided])
+  const field = useRef<HTMLTextAreaElement>(null)
+  const backdrop = useRef<HTMLDivElement>(null)
+  const [first] = useState(() => line.shown(value))
 
-  function change(text: string) {
-    const clean = dropUnwritable(text).replace(/[\n\t]+/g, ' ')
-    setTyped(clean)
-    onChange(store(clean))
-  }
+  useLayoutEffect(() => {
+    const box = field.current!
+    const here = () => document.activeElement === box
+    /** What was typed stands letter by letter as long as it means what is stored. */
+    const show = (stored: string) => {
+      const typed = dropUnwritable(box.value)
+      const text = here() && line.stored(typed) === stored ? typed : line.shown(stored)
+      draw(backdrop.current!, line.words(text))
+      return text
+    }
+    const settle = (stored: string) => {
+      const text = show(stored)
+      if (box.value !== text) box.value = text
+    }
+    settle(value)
+    // Of the half that is not typed in, the letters are drawn at once, the field follows the pause.
+    const deaf = bench.onTyped(path, (stored) => (here() ? settle : show)(stored))
+    const input = () => {
+      const clean = dropUnwritable(box.value).replace(/[\n\t]+/g, ' ')
+      if (clean !== box.value) box.value = clean
+      bench.type(path, line.stored(clean))
+    }
+    const now = () => settle(valueAt(bench.getState().card, path) as string)
+    const done = new AbortController()
+    const { signal } = done
+    box.addEventListener('input', input, { signal })
+    for (const event of ['focus', 'blur']) box.addEventListener(event, now, { signal })
+    // A letter is this field's own business: each listener of the page would look at it.
+    for (const event of OWN)
+      box.addEventListener(event, (each) => each.stopPropagation(), { signal })
+    return () => {
+      deaf()
+      done.abort()
+    }
+  }, [bench, path, line, value])
+
+  const type = (text: string) => bench.type(path, line.stored(text))
 
   function keyDown(event: KeyboardEvent<HTMLTextAreaElement>) {
+    const box = event.currentTarget
     if (sided && keyOf(event) === 'fix-word') {
       event.preventDefault()
-      change(toggleFixed(shown, event.currentTarget.selectionStart, said))
-      return
+      const { selectionStart } = box
+      box.value = toggleFixed(box.value, selectionStart, line.said)
+      box.setSelectionRange(selectionStart, selectionStart)
+      return type(box.value)
     }
     props.onKeyDown?.(event)
   }
@@ -54,62 +99,92 @@ export const HalfField = memo(function HalfField(props: Props) {
     // is typed in, and would look through the whole bench.
     <form
       className={`${classes.field} ${sided ? classes[side] : classes.right}`}
+      autoComplete="off"
       onSubmit={(event) => event.preventDefault()}
     >
-      <div className={classes.backdrop} aria-hidden dir="auto">
-        <Underlined text={shown} side={side} sided={sided} said={said} />
-        {'\u200b'}
-      </div>
+      <Backdrop box={backdrop} words={line.words} text={first} />
       <textarea
+        ref={field}
         dir="auto"
         rows={1}
         className={classes.input}
         aria-label={label}
-        data-field={field}
+        data-field={fieldName(path, side)}
         data-half={side}
-        value={shown}
+        defaultValue={first}
         maxLength={MAX_LINE}
         placeholder={placeholder}
         spellCheck
-        onChange={(event) => change(event.currentTarget.value)}
-        onBlur={() => setTyped(null)}
+        autoComplete="off"
         onKeyDown={keyDown}
         onPaste={(event) => {
           const lines = event.clipboardData
             .getData('text')
             .split(/\r?\n/)
-            .map((line) => dropUnwritable(line).trim())
+            .map((each) => dropUnwritable(each).trim())
             .filter(Boolean)
           if (lines.length < 2 || !props.onPasteLines) return
           event.preventDefault()
-          const { selectionStart, selectionEnd } = event.currentTarget
-          const first = shown.slice(0, selectionStart) + lines[0]! + shown.slice(selectionEnd)
-          props.onPasteLines(store(first), lines.slice(1).map(store))
+          const { selectionStart, selectionEnd, value: shown } = event.currentTarget
+          const begun = shown.slice(0, selectionStart) + lines[0]! + shown.slice(selectionEnd)
+          props.onPasteLines(line.stored(begun), lines.slice(1).map(line.stored))
         }}
       />
     </form>
   )
 })
 
-/** The same letters, unseen, with the underlines of the side words. */
-function Underlined(props: { text: string; side: Side; sided: boolean; said: MirrorOptions }) {
-  const { text, side, sided, said } = props
-  if (!sided) return text
-  const words = sideWords(text, said).filter((word) => word.role !== 'plain')
-  const ends = [0, ...words.map((word) => word.end)]
-  return (
-    <>
-      {words.map((word, i) => (
-        <span key={word.start}>
-          {text.slice(ends[i], word.start)}
-          <span
-            className={word.role === 'swaps' ? classes[`${side}Word`] : classes[`${word.role}Word`]}
-          >
-            {text.slice(word.start, word.end)}
+type Piece = { text: string; className?: string }
+
+/** A line in pieces: its side words, each with its underline, and what stands between them. */
+const wordsOf =
+  (side: Side, sided: boolean, said: MirrorOptions) =>
+  (text: string): Piece[] => {
+    const words = sided ? sideWords(text, said).filter((word) => word.role !== 'plain') : []
+    const ends = [0, ...words.map((word) => word.end)]
+    return [
+      ...words.flatMap((word, i) => [
+        { text: text.slice(ends[i], word.start) },
+        {
+          text: text.slice(word.start, word.end),
+          className: classes[word.role === 'swaps' ? `${side}Word` : `${word.role}Word`],
+        },
+      ]),
+      // The last one holds the height of a line that is empty.
+      { text: `${text.slice(ends.at(-1))}\u200b` },
+    ]
+  }
+
+interface BackdropProps {
+  box: React.RefObject<HTMLDivElement | null>
+  words: (text: string) => Piece[]
+  text: string
+}
+
+/** The letters, with the underlines of the side words. Drawn once, then by `draw`. */
+const Backdrop = memo(
+  function Backdrop({ box, words, text }: BackdropProps) {
+    return (
+      <div ref={box} className={classes.backdrop} aria-hidden dir="auto">
+        {words(text).map((piece, i) => (
+          <span key={i} className={piece.className}>
+            {piece.text}
           </span>
-        </span>
-      ))}
-      {text.slice(ends.at(-1))}
-    </>
-  )
+        ))}
+      </div>
+    )
+  },
+  () => true
+)
+
+/** Writes the pieces, and touches only what differs. */
+function draw(box: HTMLElement, pieces: Piece[]) {
+  pieces.forEach(({ text, className = '' }, i) => {
+    const span =
+      (box.children[i] as HTMLElement | undefined) ??
+      box.appendChild(document.createElement('span'))
+    if (span.textContent !== text) span.textContent = text
+    if (span.className !== className) span.className = className
+  })
+  while (box.children.length > pieces.length) box.lastChild!.remove()
 }

@@ -2,10 +2,9 @@
 
 import type { ReactNode } from 'react'
 import { LABELS, packOf } from '@/core/language'
-import { fieldName } from './focus'
 import { HalfField } from './HalfField'
 import classes from './Spread.module.css'
-import { useBench, useBenchStore } from './store'
+import { useBench } from './store'
 
 /** One line that is not a step or a cue, written in both halves: the place, a note, what is said. */
 export function SidedLine({
@@ -23,10 +22,8 @@ export function SidedLine({
   name?: string
   placeholder?: string
 }) {
-  const bench = useBenchStore()
   const sided = useBench((state) => state.card.sides === 'sided')
   const writtenFor = useBench((state) => state.card.writtenFor)
-  const set = (text: string) => bench.getState().set(path, text)
   const language = useBench((state) => state.card.language)
   const unknown = sided && !packOf(language)
   const half = (side: 'left' | 'right'): ReactNode =>
@@ -35,13 +32,12 @@ export function SidedLine({
     ) : (
       <div className={classes[side]}>
         <HalfField
+          path={path}
           value={value}
-          onChange={set}
           side={side}
           writtenFor={writtenFor}
           sided={sided}
           label={sided ? `${name}, ${side} leads` : name}
-          field={fieldName(path, side)}
           placeholder={side === writtenFor || !sided ? placeholder : undefined}
         />
       </div>

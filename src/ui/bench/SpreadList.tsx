@@ -109,10 +109,8 @@ function rowActions<T extends Item>(bench: BenchStore, { list, make, keys }: Row
     })
   }
 
-  const write = (index: number, text: string) =>
-    bench.getState().set(`${list}[${index}].text`, text)
   const append = (half: Side) => insert(items().length, half)
-  return { append, remove, move, keyDown, pasteLines, write }
+  return { append, remove, move, keyDown, pasteLines }
 }
 
 type RowActions = ReturnType<typeof rowActions>
@@ -220,13 +218,12 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
     ) : (
       <div className={classes[side]}>
         <HalfField
+          path={`${list}[${index}].text`}
           value={item.text}
-          onChange={(text) => actions.write(index, text)}
           side={side}
           writtenFor={writtenFor}
           sided={sided}
           label={sided ? `${name}, ${side} leads` : name}
-          field={fieldName(`${list}[${index}].text`, side)}
           onKeyDown={(event) => actions.keyDown(event, index)}
           onPasteLines={(first, rest) => actions.pasteLines(index, first, rest)}
         />

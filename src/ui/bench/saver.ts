@@ -24,12 +24,16 @@ export interface Saver {
   status: StoreApi<{ save: SaveState; version: number }>
   /** Saves what is not saved, at once. */
   flush: () => Promise<void>
+  /** Keeps what is not saved in this browser, at once: the page may be gone in a moment. */
+  keep: () => void
   /** Goes on from another version of the card, after a stale save was settled. */
   startFrom: (version: number) => void
   stop: () => void
 }
 
 const IDLE_MS = 700
+/** While typing goes on, what was typed is kept so often; a page that is left keeps it at once. */
+const TAIL_MS = 400
 const RETRY_MS = [1000, 2000, 4000, 8000]
 
 /** Saves the card on the bench a moment after each change, and goes on trying when it cannot. */
@@ -44,6 +48,7 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
   /** The card of the whole draft in this browser, while there is one. */
   let whole: Card | null = null
   let pause: ReturnType<typeof setTimeout> | undefined
+  let tailAt = 0
   const keep = (): boolean => {
     clearTimeout(pause)
     const { card } = bench.getState()
@@ -108,21 +113,26 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
   const keepSoon = (card: Card) => {
     clearTimeout(pause)
     if (whole === null) return keep()
-    keepTail(card.id, changedFields(whole, card))
     pause = setTimeout(keep, PAUSE_MS)
+    if (Date.now() - tailAt < TAIL_MS) return
+    tailAt = Date.now()
+    keepTail(card.id, changedFields(whole, card))
   }
   const unsubscribe = bench.subscribe((now, before) => {
     if (now.card === before.card) return
     keepSoon(now.card)
     const { save } = status.getState()
     if (save.state === 'stale') return
-    if (save.state !== 'waiting' && save.state !== 'saving') show({ state: 'unsaved' })
+    if (save.state === 'saved' || save.state === 'refused') show({ state: 'unsaved' })
     if (save.state !== 'waiting') later(IDLE_MS)
   })
 
   return {
     status,
     flush,
+    keep() {
+      if (bench.getState().card !== saved) keep()
+    },
     startFrom(next) {
       status.setState({ version: next, save: { state: 'unsaved' } })
       keep()

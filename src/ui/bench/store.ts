@@ -3,7 +3,7 @@
 import { temporal, type TemporalState } from 'zundo'
 import { createContext, useContext, useMemo } from 'react'
 import { createStore, type StoreApi, useStore } from 'zustand'
-import { type Card, withValue } from '@/core/card'
+import { type Card, valueAt, withValue } from '@/core/card'
 
 /** The fields of a card that are not as they were. */
 export function changedFields(before: Card | null, now: Card): Partial<Card> {
@@ -26,26 +26,73 @@ export interface BenchState {
   replace: (card: Card) => void
 }
 
+type Drawn = Pick<BenchState, 'card'>
+
 export type BenchStore = StoreApi<BenchState> & {
-  temporal: StoreApi<TemporalState<Pick<BenchState, 'card'>>>
+  temporal: StoreApi<TemporalState<Drawn>>
+  /** The card as the page draws it: at once, but a line that is typed at the next pause. */
+  drawn: StoreApi<Drawn>
   /** The card as it was at the last pause in typing: what is worked out from it follows that. */
-  quiet: StoreApi<Pick<BenchState, 'card'>>
+  quiet: StoreApi<Drawn>
+  /** Writes a line as it is typed. The fields of the line follow each letter, the page the pause. */
+  type: (path: string, text: string) => void
+  /** Hears each letter typed into the line at a path. @returns how to stop */
+  onTyped: (path: string, hear: (text: string) => void) => () => void
 }
 
 const BURST_MS = 1000
 /** Without a key for so long, typing has paused. */
 export const PAUSE_MS = 220
 
-/** Follows a bench from one pause to the next. */
-function quietOf(bench: StoreApi<BenchState>): BenchStore['quiet'] {
-  const quiet = createStore<Pick<BenchState, 'card'>>(() => ({ card: bench.getState().card }))
+/** What follows a bench, and lines as they are typed, heard by their own fields at once. */
+function followers(
+  bench: StoreApi<BenchState>
+): Omit<BenchStore, keyof StoreApi<BenchState> | 'temporal'> {
+  const start = { card: bench.getState().card }
+  const drawn = createStore<Drawn>(() => start)
+  const quiet = createStore<Drawn>(() => start)
+  const ears = new Map<string, Set<(text: string) => void>>()
   let timer: ReturnType<typeof setTimeout> | undefined
+  let typing = false
+  /** Lines that were typed and are not drawn yet. */
+  const typed = new Set<string>()
+  const say = (path: string, text: unknown) =>
+    ears.get(path)?.forEach((hear) => hear(text as string))
   bench.subscribe(({ card }, before) => {
     if (card === before.card) return
     clearTimeout(timer)
-    timer = setTimeout(() => quiet.setState({ card }), PAUSE_MS)
+    if (!typing) {
+      // An undo of what was typed just now brings back the line as it is drawn: its fields would
+      // not hear of it.
+      for (const path of typed) say(path, valueAt(card, path) ?? '')
+      typed.clear()
+      drawn.setState({ card })
+    }
+    timer = setTimeout(() => {
+      typed.clear()
+      drawn.setState({ card })
+      quiet.setState({ card })
+    }, PAUSE_MS)
   })
-  return quiet
+  return {
+    drawn,
+    quiet,
+    type(path, text) {
+      typing = true
+      try {
+        bench.getState().set(path, text)
+      } finally {
+        typing = false
+      }
+      typed.add(path)
+      say(path, text)
+    },
+    onTyped(path, hear) {
+      const here = ears.get(path) ?? new Set()
+      ears.set(path, here.add(hear))
+      return () => void here.delete(hear)
+    },
+  }
 }
 
 /** The card on the bench, with everything that was done to it. */
@@ -77,7 +124,7 @@ export function createBench(card: Card): BenchStore {
       }
     )
   ) as unknown as BenchStore
-  return Object.assign(bench, { quiet: quietOf(bench) })
+  return Object.assign(bench, followers(bench))
 }
 
 export const BenchContext = createContext<BenchStore | null>(null)
@@ -88,13 +135,13 @@ export function useBenchStore(): BenchStore {
   return store
 }
 
-/** A part of the bench's state; the component draws anew when it changes. */
-export function useBench<T>(pick: (state: BenchState) => T): T {
-  return useStore(useBenchStore(), pick)
+/** A part of the card; the component draws anew when it changes. */
+export function useBench<T>(pick: (state: Drawn) => T): T {
+  return useStore(useBenchStore().drawn, pick)
 }
 
 /** Gives what it gave before as long as the data are the same. */
-function keeping<T>(work: (card: Card) => T): (state: Pick<BenchState, 'card'>) => T {
+function keeping<T>(work: (card: Card) => T): (state: Drawn) => T {
   let before: { told: string; value: T } | null = null
   return ({ card }) => {
     const value = work(card)
@@ -115,6 +162,6 @@ export const useDerived = <T>(work: (card: Card) => T): T =>
     useMemo(() => keeping(work), [work])
   )
 
-export function useHistory<T>(pick: (state: TemporalState<Pick<BenchState, 'card'>>) => T): T {
+export function useHistory<T>(pick: (state: TemporalState<Drawn>) => T): T {
   return useStore(useBenchStore().temporal, pick)
 }
