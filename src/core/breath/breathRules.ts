@@ -219,8 +219,6 @@ function countsWithoutUnit(card: Card, words: BreathWords): Found[] {
   })
 }
 
-const seconds = (value: number) => `${Math.round(value * 10) / 10} s`
-
 function tooLong(card: Card, school: School): Found[] {
   const speech = packOf(card.language)?.speech
   if (!speech) return []
@@ -236,10 +234,10 @@ function tooLong(card: Card, school: School): Found[] {
       {
         where,
         message: SAY.breath.tooLong(
-          seconds(fit.seconds),
+          LABELS.sheet.seconds(fit.seconds),
           phaseName,
-          seconds(lasts),
-          seconds(fit.over),
+          LABELS.sheet.seconds(lasts),
+          LABELS.sheet.seconds(fit.over),
           fit.overWords,
           cut
         ),

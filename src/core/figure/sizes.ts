@@ -1,3 +1,4 @@
+import { LABELS } from '../language'
 import { legLength, USUAL_STATURE } from './body'
 import { joint, seg } from './landmarks'
 import { measure } from './measures'
@@ -7,6 +8,8 @@ import { type Solved } from './solve'
 import { solved } from './solved'
 import { BLOCK_HEIGHTS, type Figure, PROP_HEIGHT } from './spec'
 import { rad } from './vec'
+
+const WORDS = LABELS.sizes
 
 /** Statures that sizes are told for, in cm. */
 export const STATURES = [150, 160, 170, 180, 190] as const
@@ -48,11 +51,11 @@ export function heelPad(up: number, most: number, long: number): number {
 /** The block that comes nearest to a height, in words. */
 export function nearestBlock(cm: number): string {
   const heights = BLOCK_HEIGHTS.map((name) => ({ name, at: PROP_HEIGHT[`block ${name}`]! }))
-  if (cm < heights[0]!.at / 2) return 'the floor'
+  if (cm < heights[0]!.at / 2) return WORDS.floor
   const highest = heights.at(-1)!
-  if (cm > highest.at * 1.35) return 'a chair or the wall'
+  if (cm > highest.at * 1.35) return WORDS.chair
   const best = heights.reduce((a, b) => (Math.abs(b.at - cm) < Math.abs(a.at - cm) ? b : a))
-  return `a block, ${best.name}`
+  return WORDS.block(best.name)
 }
 
 const HANDS = ['palm', 'hand', 'fist', 'fingertips']
@@ -79,7 +82,7 @@ function handRows(figure: Figure, atUsual: Solved): SizeRow[] {
     // A hand that hangs a little above the floor wants the floor raised to it.
     if (!onBlock && !(hangs && cm > 4 && cm < 28 && shoulder![1] - hand![1] > 0.25)) return []
     const values = STATURES.map((stature) => lowest * stature)
-    return [{ what: `under the ${side} hand`, unit: 'cm', values, told: values.map(nearestBlock) }]
+    return [{ what: WORDS.underHand(side), unit: 'cm', values, told: values.map(nearestBlock) }]
   })
 }
 
@@ -103,7 +106,7 @@ export function sizesOf(figure: Figure, props: readonly string[], lead: 'left' |
   const stance = measure(atUsual, 'stance length', { lead })!.value
   if (feet && stance > WORTH_TELLING)
     rows.push({
-      what: 'from ankle to ankle',
+      what: WORDS.ankles,
       unit: 'cm',
       values: solvedFor.map(({ stature, at }) => measure(at, 'stance', { lead, stature })!.value),
     })
@@ -116,17 +119,16 @@ export function sizesOf(figure: Figure, props: readonly string[], lead: 'left' |
   }
   if (feet && hands && reach(atUsual) > WORTH_TELLING * legLength(atUsual.body))
     rows.push({
-      what: 'from hands to feet',
+      what: WORDS.handsToFeet,
       unit: 'cm',
       values: solvedFor.map(({ stature, at }) => reach(at) * stature),
     })
   rows.push(...handRows(figure, atUsual))
-  const told = props.join(', ').toLowerCase()
-  if (/bolster/.test(told) && /blocks|two block|2 block/.test(told)) {
+  if (WORDS.makesRamp(props.join(', '))) {
     const { lowBackUp, shoulderUp } = atUsual.body
     const [low, high] = [PROP_HEIGHT['block low']!, PROP_HEIGHT['block high']!]
     rows.push({
-      what: 'ramp of the bolster: a low block under the waist, a high one under the shoulders',
+      what: WORDS.ramp,
       unit: 'deg',
       values: STATURES.map((stature) => rampAngle(low, high, (lowBackUp + shoulderUp) * stature)),
     })
@@ -140,6 +142,6 @@ export function sizesOf(figure: Figure, props: readonly string[], lead: 'left' |
       })
     )
   )
-  if (!alike(pads)) rows.push({ what: 'pad under a stiff heel, up to', unit: 'cm', values: pads })
+  if (!alike(pads)) rows.push({ what: WORDS.heelPad, unit: 'cm', values: pads })
   return rows
 }

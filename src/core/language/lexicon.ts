@@ -88,6 +88,8 @@ export interface Lexicon {
   relatives: (text: string) => Relative[]
   /** Which relative words make sense after a line. */
   sets: (text: string) => ReadonlySet<RelativeKind>
+  /** Kinds that are settled by what a side is named by: `front leg`. */
+  named: (sideNamedBy: string) => ReadonlySet<RelativeKind>
   /** What a line says about the lead of a pose whose side is named by `namedBy`. */
   leadHints: (text: string, namedBy: string) => LeadHint[]
   /** Words that keep a line to one side; null when it is said for both. */
@@ -135,6 +137,7 @@ export const NO_SIDES: Lexicon = {
   tellsSwap: () => false,
   relatives: nothing,
   sets: () => new Set(),
+  named: () => new Set(),
   leadHints: nothing,
   onlyOneSide: () => null,
   unequalCounts: () => null,

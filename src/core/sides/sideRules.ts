@@ -151,7 +151,7 @@ function relativeWords(card: Card, lexicon: Lexicon, kinds: readonly RelativeKin
   }
   // What stands after the way in may lean on all of it, and on what the side is named by.
   const after = new Set(set)
-  if (/\b(?:front|forward|back)\b/i.test(named)) after.add('front-back')
+  for (const kind of lexicon.named(named)) after.add(kind)
   if (card.sides === 'sided' && first.length > 0) after.add('other')
   for (const line of lines) {
     if (!/^(?:alignment|exit|otherWay)/.test(line.where)) continue

@@ -224,7 +224,56 @@ const sheet = {
 const cautionLead =
   'Usual cautions, no diagnosis: what the student’s own clinician says comes first, and so do local rules. Any pain, tingling, pinching or shortness of breath: come out.'
 
+/** Where schools disagree, first side, pace and held breath aside. Common practice, no source. */
+const conventions: Record<string, { title: string; answers: readonly string[] }> = {
+  'heel-line': { title: 'Heel line', answers: ['front heel to back arch', 'heel to heel'] },
+  'hips-in-twists': {
+    title: 'Hips in twists',
+    answers: ['square', 'free, the turn taken in the ribs'],
+  },
+  'cobra-hands': { title: 'Hands in cobra', answers: ['by the chest', 'by the head'] },
+  'cobra-arms': { title: 'Arms in cobra', answers: ['bent', 'straight'] },
+  feet: { title: 'Feet', answers: ['together', 'hip-width'] },
+  brow: { title: 'Face down', answers: ['chin down', 'forehead down'] },
+  'meal-gap': {
+    title: 'After a meal',
+    answers: ['1.5 hours', '2 hours', '3 hours', 'an empty stomach'],
+  },
+  menstruation: { title: 'Menstruation', answers: ['no inversions', 'as the student likes'] },
+  'legs-at-first': { title: 'Legs at first', answers: ['together', 'apart'] },
+  salutation: {
+    title: 'Salutation',
+    answers: [
+      'right leg back first, left leg back first in the second round',
+      'the leg that stepped back comes forward',
+      '12 positions',
+    ],
+  },
+  names: {
+    title: 'Names',
+    answers: ['one name for one pose; the other names are listed as also called'],
+  },
+}
+/** Poses that a school's answer is about, by their names. */
+const poses = { cobra: /cobra|bhuja[nṅ]g/i, salutation: /salutation|namask[aā]r/i }
+/** What a thing is called that should fit a person's size. */
+const sizes = {
+  ankles: 'from ankle to ankle',
+  handsToFeet: 'from hands to feet',
+  underHand: (side: Side) => `under the ${side} hand`,
+  floor: 'the floor',
+  block: (height: string) => `a block, ${height}`,
+  chair: 'a chair or the wall',
+  ramp: 'ramp of the bolster: a low block under the waist, a high one under the shoulders',
+  /** Whether props, as they are listed, make a ramp: a bolster and two blocks. */
+  makesRamp: (props: string) => /bolster/i.test(props) && /blocks|two block|2 block/i.test(props),
+  heelPad: 'pad under a stiff heel, up to',
+}
+
 export const englishLabels = {
+  conventions,
+  poses,
+  sizes,
   base,
   spine,
   manner,

@@ -242,6 +242,7 @@ export const englishHabits = (find: Lexicon['find']): Omit<Lexicon, 'find'> => (
   tellsSwap: (text) => TELLS_SWAP.test(text),
   relatives: (text) => relatives(find, text),
   sets,
+  named: (text) => new Set(/\b(?:front|forward|back)\b/i.test(text) ? ['front-back' as const] : []),
   leadHints: leadHintsOf(find),
   onlyOneSide,
   unequalCounts,
