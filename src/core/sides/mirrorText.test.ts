@@ -96,7 +96,7 @@ describe('mirrorText', () => {
   })
 
   const words = fc.constantFrom(
-    ...'left right Left RIGHT lEfT RigHT L R l LH Rt clockwise counterclockwise Clockwise COUNTERCLOCKWISE anti counter the your to over under away now angle breaths two have is what all just turn roll foot hand back up in out of and wall {right} {left {} } ( ) , . ; - / & — leftover upright rightward left-hand side Vīra ś ا'.split(
+    ..."left right Left RIGHT lEfT RigHT L R l LH Rt clockwise counterclockwise Clockwise COUNTERCLOCKWISE anti counter the your to over under away now angle breaths two have is what all just turn roll foot hand back up in out of and wall {right} {left {} } turn left, right? , any room one step place it knee o'clock 9 three body get is your end lean roll - ( ) , . ; - / & — leftover upright rightward left-hand side Vīra ś ا".split(
       ' '
     )
   )
@@ -114,7 +114,7 @@ describe('mirrorText', () => {
         fc.pre(!otherSpelling.test(line))
         expect(mirrorText(mirrorText(line))).toBe(line)
       }),
-      { numRuns: 5000 }
+      { numRuns: 8000 }
     )
   })
 

@@ -1,143 +1,497 @@
+import type { Side } from '../../card'
+import {
+  AMOUNTS,
+  BODY,
+  BODY_ADJECTIVES,
+  CORRECT_THINGS,
+  DETERMINERS,
+  MEASURED,
+  PLACERS,
+  PRONOUNS,
+  RESOURCES,
+  ROAMERS,
+  SELVES,
+  SPACE_WORDS,
+  SUBJECTS,
+  TURNERS,
+  WHEN_WORDS,
+} from './sideSentence'
+
 /**
- * Tells whether "left" or "right" at one place of an English line names a side.
+ * Tells whether "left" or "right" at one place of an English line names a side, by what the word
+ * is in its sentence: what it hangs on (a turning verb, a limb, an article), what follows
+ * (a limb, a place word, the end), and whether it stands against the other side.
  *
- * The patterns look at the words around. Wherever they meet another side word they take
- * left and right alike, so that a line and its mirrored line are always read alike.
+ * Wherever reading meets another side word it takes left and right alike, or asks only whether
+ * the two differ. So a line and its mirrored line are always read alike.
  */
+export type Reading = 'side' | 'plain' | 'unsure'
 
-const SIDE = '(?:left|right)\\b'
-
-const BODY =
-  'foot|feet|leg|legs|knee|knees|hand|hands|arm|arms|hip|hips|heel|heels|toe|toes|thigh|thighs|shin|shins|calf|calves|ankle|ankles|shoulder|shoulders|elbow|elbows|wrist|wrists|palm|palms|finger|fingers|fingertips?|thumb|thumbs|ear|ears|eye|eyes|cheek|temple|jaw|rib|ribs|ribcage|waist|waistline|flank|buttock|buttocks|glute|glutes|sit|sitting|nostril|nostrils|lung|kidney|armpit|collarbone|forearm|forearms|fist|fists|groin|hamstring|hamstrings|quad|quads|knuckles?|sole|soles|arch|instep|kneecap|shoulder-?blade|big|little|ring|index|middle|inner|outer|upper|lower|front|lead|bent|straight|standing|lifted'
-
-const at = (pattern: string) => new RegExp(pattern, 'iy')
-
-const CLAUSE_END = '\\s*(?:[.,;:!?)\\]"”…—–]|$)'
-
-/** Before: words after which a side is meant whatever follows. */
-const AFTER_DETERMINER = at(
-  '(?<=\\b(?:the|your|their|his|her|its|my|our|a|this|that|each|other|outer|inner|upper|lower|top|bottom|front|back|far|near)\\s+|\\b(?:to|from|towards?|on|of|onto|with|and|or|facing|then|slightly|further|away)\\s+)'
-)
-/** Before: movements that take a direction. */
-const AFTER_TURN = at(
-  '(?<=\\b(?:turn|turns|turning|turned|twist|twists|twisting|step|steps|stepping|look|looks|looking|gaze|lean|leans|leaning|roll|rolls|rolling|face|faces|shift|shifts|shifting|rotate|rotates|rotating|tilt|tilts|pivot|pivots|swing|swings|sway|sways|slide|slides|glance|bend|bends|bending|revolve|revolves|spin|point|points|drift|drifts|move|moves|moving|walk|walks)\\s+)'
-)
-/** "Turn right now" takes a direction; "right now" alone does not. */
-const NOW = at('\\s+now\\b')
-/** "Left knee in, right out.": the second half of a pair. */
-const LONE_ADVERB = at(`\\s+(?:in|out|back|up|down|over|under|away)\\b(?=${CLAUSE_END})`)
-const AFTER_PAIR_COMMA = at(`(?<=\\b${SIDE}[^.!?]*[,;–—]\\s+)`)
-const SIDE_EARLIER = at(`(?<=\\b${SIDE}[^.!?]*)`)
-const BODY_NEXT = at(`[\\s-]+(?:${BODY})\\b`)
-const SIDE_NEXT = at('[\\s-]+side\\b(?!\\s+up\\b)')
-const SIDE_UP = at('[\\s-]+side[\\s-]+up\\b')
-/** "right over left", "right to left", "left and right". */
-const PAIRED = at(
-  `\\s+(?:over|under|underneath|on|onto|on\\s+top\\s+of|in\\s+front\\s+of|behind|above|below|across|to|into|against|and|or|then|beside|before|after|than|from)\\s+(?:the\\s+|your\\s+)?${SIDE}`
-)
-
-// The word "right" that is no side.
-
-const RIGHT_ANGLE = at('[\\s-]+angle[sd]?\\b')
-const RIGHT_TOWARDS = at('\\s+away\\s+from\\b')
-/** Directly, at once, all the way: never after a determiner, whatever the verb. */
-const RIGHT_DIRECTLY = at(
-  '\\s+(?:away|now|here|there|through|along|down|up|back|out|off|in|into|onto|under|underneath|beneath|below|above|over|behind|beside|between|next\\s+to|against|around|across|by|near|where|on\\s+top|inside|outside|alongside|over\\s+the\\s+top)\\b'
-)
-/** Directly, unless the verb before takes a direction: "turn right as you breathe out". */
-const RIGHT_AT_ONCE = at(
-  '\\s+(?:at|on|to\\s+the|from|before|after|when|as|until|till|then|while)\\b'
-)
-const RIGHT_CORRECT = at(
-  '\\s+(?:way|ways|place|places|spot|amount|amounts|length|distance|height|time|moment|word|words|order|size|track|direction|thing|choice|answer|kind|sort|number|pace|balance|level|tension|effort|intensity|depth|position|conditions|mix|combination|idea|question|support|dose|feeling|alignment)\\b'
-)
-const RIGHT_FOR = at(
-  `\\s+(?:for\\s+(?:you|your|them|him|her|us|me|this|that|everyone|everybody|each|most|many|beginners|students|now|today)\\b|(?:or|and|from)\\s+wrong\\b|enough\\b|of\\s+way\\b)`
-)
-const RIGHT_ITSELF = at(
-  '\\s+(?:yourself|yourselves|itself|themselves|oneself|himself|herself|myself)\\b'
-)
-const TO_RIGHT_THE = at('(?<=\\bto\\s+)')
-const RIGHT_THE = at('\\s+(?:the|your)\\s+(?:body|torso|trunk|spine|pelvis)\\b')
-const ALL_RIGHT = at('(?<=\\b(?:all|just|quite|exactly|about|almost|nearly|not\\s+quite)\\s+)')
-const OF_NEXT = at('\\s+of\\b')
-const FEELS_RIGHT = at(
-  "(?<=\\b(?:feel|feels|felt|sounds?|seems?|seemed|that[’']s|it[’']s|is|isn[’']t|was|are|be|it|this|them|things|put|set|come|comes|you[’']re|what[’']s)\\s+)"
-)
-const WHOLE_CLAUSE = at(CLAUSE_END)
-
-// The word "left" that is no side.
-
-const LEFT_OVER = at('[\\s-]+over\\b')
-const LEFT_OFF = at('\\s+(?:off|alone|behind|unsaid|undone|out)\\b')
-const LEFT_THE_FLOOR = at('\\s+(?:the|your)\\s+(?:floor|mat|ground|wall|block|chair|room|earth)\\b')
-const HAS_LEFT = at(
-  "(?<=\\b(?:has|have|had|having|[’']ve|never|just|already|hasn[’']t|haven[’']t)\\s+)"
-)
-const HAS_LEFT_WHAT = at(
-  '\\s+(?:the|your|a|it|its|off|behind|out|over|them|you|enough|some|room|space)\\b'
-)
-const WHAT_IS_LEFT = at(
-  "(?<=\\b(?:what|whatever|all|all\\s+that|that|who|which|nothing|anything|something|everything|little|none|any|much|more|some|few|enough|breath|there)(?:[’']s|\\s+(?:is|are|was|were|be|remains|you\\s+have|you\\s+still\\s+have|has\\s+been))\\s+)"
-)
-const NOTHING_LEFT = at(
-  '(?<=\\b(?:nothing|anything|something|everything|little|none|much|more|enough|still)\\s+)'
-)
-/** Something that is counted or used up: "two breaths left". */
-const COUNTED_LEFT = at(
-  '(?<=\\b(?:breaths?|exhales?|inhales?|seconds?|minutes?|counts?|rounds?|repeats?|repetitions?|times?|room|space|air|energy|effort|strength|steps?|poses?|cards?|have|had|one|two|three|four|five|six|seven|eight|nine|ten|\\d+)\\s+)'
-)
-const COUNTED_END = at(
-  `(?:${CLAUSE_END}|\\s+(?:to|in|before|for|when|here|at|until|between|and)\\b)(?![^.!?]*\\b${SIDE})`
-)
-const BE_LEFT = at(
-  "(?<=\\b(?:be|been|being|is|are|was|were|gets?|[’']s|[’']re|can\\s+be|may\\s+be)\\s+)"
-)
-const LEFT_AS = at(
-  '\\s+(?:free|loose|soft|open|bent|long|straight|hanging|alone|with|out|behind|in\\s+place|as|where|slack|heavy|relaxed|resting|to\\s+(?:hang|rest|drop|soften|be|fall)|on\\s+the\\s+(?:floor|mat|block))\\b'
-)
-
-function rightNamesSide(text: string, start: number, end: number): boolean {
-  const before = (pattern: RegExp) => matches(pattern, text, start)
-  const after = (pattern: RegExp) => matches(pattern, text, end)
-  if (after(RIGHT_ANGLE)) return false
-  if (after(BODY_NEXT) || after(SIDE_NEXT)) return true
-  if (after(RIGHT_ITSELF)) return false
-  if (after(PAIRED)) return true
-  if (after(RIGHT_FOR)) return false
-  if (after(RIGHT_CORRECT)) return false
-  if (before(TO_RIGHT_THE) && after(RIGHT_THE)) return false
-  if (before(ALL_RIGHT)) return after(OF_NEXT)
-  if (before(FEELS_RIGHT) && after(WHOLE_CLAUSE)) return false
-  if (before(AFTER_DETERMINER)) return true
-  if (after(SIDE_UP)) return false
-  if (before(AFTER_TURN) && [RIGHT_TOWARDS, RIGHT_AT_ONCE, NOW].some(after)) return true
-  if (after(LONE_ADVERB) && before(AFTER_PAIR_COMMA)) return true
-  return !(after(RIGHT_DIRECTLY) || after(RIGHT_AT_ONCE))
+interface Token {
+  word: string
+  /** Without a blank before it: the second part of a compound. */
+  joined: boolean
 }
 
-function leftNamesSide(text: string, start: number, end: number): boolean {
-  const before = (pattern: RegExp) => matches(pattern, text, start)
-  const after = (pattern: RegExp) => matches(pattern, text, end)
-  if (after(PAIRED)) return true
-  if (before(HAS_LEFT) && after(HAS_LEFT_WHAT)) return false
-  if (after(BODY_NEXT) || after(SIDE_NEXT)) return true
-  if (before(WHAT_IS_LEFT) || before(NOTHING_LEFT)) return false
-  if (before(COUNTED_LEFT) && after(COUNTED_END) && !before(SIDE_EARLIER)) return false
-  if (before(BE_LEFT) && (after(LEFT_AS) || matches(BEING, text, start))) return false
-  if (before(AFTER_DETERMINER) || before(AFTER_TURN)) return true
-  if (after(LONE_ADVERB) && before(AFTER_PAIR_COMMA)) return true
-  if (after(LEFT_OVER) || after(LEFT_OFF)) return false
-  return !after(LEFT_THE_FLOOR)
+/** Words and marks around a place; words in lower case, `.` for the end of a sentence. */
+interface Around {
+  /** Backwards: the first is the nearest. */
+  before: Token[]
+  after: Token[]
+  /** The sentence up to the word, and after it. */
+  head: string
+  tail: string
 }
-const BEING = at('(?<=\\b(?:be|been|being)\\s+)')
+
+const TOKEN = /[\p{L}\p{M}\p{N}]+(?:['’][\p{L}]+)?|[.,;:!?()[\]"“”…—–/&|{}-]/gu
+const SENTENCE_END = /[.!?…](?=\s|$)/g
+const REACH = 6
+
+function tokens(text: string): Token[] {
+  const found: Token[] = []
+  for (const match of text.matchAll(TOKEN)) {
+    const gap = match.index > 0 && /\s/.test(text[match.index - 1]!)
+    found.push({ word: match[0].toLowerCase().replace('’', "'"), joined: match.index > 0 && !gap })
+  }
+  return found
+}
+
+function around(text: string, start: number, end: number): Around {
+  let from = 0
+  let to = text.length
+  for (const { index } of text.matchAll(SENTENCE_END)) {
+    if (index < start) from = index + 1
+    else if (index >= end) {
+      to = index + 1
+      break
+    }
+  }
+  const head = text.slice(from, start)
+  const tail = text.slice(end, to)
+  return {
+    before: tokens(head).slice(-REACH).reverse(),
+    after: tokens(tail).slice(0, REACH),
+    head,
+    tail,
+  }
+}
+
+const isSide = (word?: string) => word === 'left' || word === 'right'
+const isMark = (word?: string) => word === undefined || /^[^\p{L}\p{N}]/u.test(word)
+const END = new Set([
+  undefined,
+  '.',
+  ',',
+  ';',
+  ':',
+  '!',
+  '?',
+  ')',
+  ']',
+  '"',
+  '”',
+  '…',
+  '—',
+  '–',
+  '}',
+])
+const isEnd = (word?: string) => END.has(word)
+const GO_ON = new Set(['and', 'or', 'then', 'but', 'while', 'as', 'with', 'than', 'nor'])
+/** Bare: nothing that it could belong to follows. */
+const endsThere = (word?: string) => isEnd(word) || GO_ON.has(word!)
+
+const NUMBER =
+  /^(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten|twelve|both|few|last|first|next)$/
+const PAIR_LINK =
+  /^(?:over|under|underneath|on|onto|in|to|into|against|and|or|nor|then|behind|above|below|across|beside|before|after|than|from|next|around|with|through|vs|versus|by|for|beneath|past|near|toward|towards|meets|meet|crosses|follows|beneath)$/
+const FILLER = /^(?:the|your|top|of|to|front|then|her|his|their)$/
+
+/** "right over left", "left to right", "right next to left": two sides, one against the other. */
+function pairsOn({ after }: Around): boolean {
+  if (!PAIR_LINK.test(after[0]?.word ?? '')) return false
+  let at = 1
+  while (at < 4 && FILLER.test(after[at]?.word ?? '')) at += 1
+  if (!isSide(after[at]?.word)) return false
+  const beyond = after[at + 1]?.word
+  return (
+    endsThere(beyond) ||
+    SPACE_WORDS.has(beyond!) ||
+    WHEN_WORDS.has(beyond!) ||
+    isSide(beyond) ||
+    beyond === '-'
+  )
+}
+
+/** The second of the two: "over left", "to the right", after the first. */
+function pairEnds({ before }: Around): boolean {
+  let at = 0
+  while (at < 3 && FILLER.test(before[at]?.word ?? '')) at += 1
+  return PAIR_LINK.test(before[at]?.word ?? '') && isSide(before[at + 1]?.word)
+}
+
+/** The last word before that is no adverb: what the word hangs on. */
+const SOFT =
+  /^(?:slightly|just|gently|slowly|then|first|further|far|softly|fully|now|again|only|a|bit|little|more|all|and)$/
+function hangsOn(before: Token[]): string | undefined {
+  return before.find(({ word }) => !SOFT.test(word))?.word
+}
+
+/** A turning verb earlier in the clause, with the thing that it turns between: "turn the head right". */
+function turnsAThing({ before }: Around, end = 5): boolean {
+  for (const [i, { word }] of before.slice(0, end).entries()) {
+    if (isMark(word)) return false
+    if (i > 0 && TURNERS.has(word)) return true
+    if (i > 0 && /^(?:roll|swing|slide|walk|move|step|draw|send|take|sweep)s?$/.test(word))
+      return true
+  }
+  return false
+}
+
+const ALL_THE_WAY =
+  /^(?:up|down|back|around|round|through|off|out|along|forward|forwards|inside|underneath|overhead|beneath|below|there|here)$/
+
+function limbNext({ after }: Around): boolean {
+  let at = 0
+  if (after[0]?.word === '-') at = 1
+  while (at < 4 && BODY_ADJECTIVES.has(after[at]?.word ?? '')) at += 1
+  const word = after[at]?.word ?? ''
+  if (BODY.has(word)) return !(word === 'side' && after[at + 1]?.word === 'up')
+  // "Right upper", "left outer": of a side, whatever it is.
+  return /^(?:upper|lower|inner|outer)$/.test(after[0]?.word ?? '') && at > 0 && isEnd(word)
+}
+
+/** "left-right", "left/right", "right, left, right", "left (right)": one beside the other. */
+function sideBeside({ before, after }: Around): boolean {
+  const joins = /^(?:-|–|—|\/|&|\||and|or|nor|to|then)$/
+  return (
+    isSide(after[0]?.word) ||
+    isSide(before[0]?.word) ||
+    (joins.test(after[0]?.word ?? '') &&
+      (isSide(after[1]?.word) ||
+        (after[1]?.word === 'to' && isSide(after[2]?.word)) ||
+        (after[1]?.word === '-' && isSide(after[2]?.word)))) ||
+    (joins.test(before[0]?.word ?? '') &&
+      (isSide(before[1]?.word) ||
+        (before[1]?.word === '-' && isSide(before[2]?.word)) ||
+        (before[1]?.word === 'to' && isSide(before[2]?.word)))) ||
+    (after[0]?.word === ',' && isSide(after[1]?.word) && endsThere(after[2]?.word)) ||
+    (before[0]?.word === ',' && isSide(before[1]?.word) && endsThere(after[0]?.word)) ||
+    (/^(?:and|or|then)$/.test(before[0]?.word ?? '') &&
+      before[1]?.word === ',' &&
+      isSide(before[2]?.word) &&
+      endsThere(after[0]?.word))
+  )
+}
+
+/** The second half of a pair: "left knee in, right out". */
+const ADVERB_END =
+  /^(?:in|out|back|up|down|over|under|away|forward|low|high|long|free|bent|straight|down|heavy|soft)$/
+function secondHalf({ before, after, head }: Around): boolean {
+  if (!/\b(?:left|right)\b/i.test(head)) return false
+  const separated = [',', ';', '–', '—', 'and', 'but', 'then', 'while'].includes(
+    before[0]?.word ?? ''
+  )
+  return separated && ADVERB_END.test(after[0]?.word ?? '') && endsThere(after[1]?.word)
+}
+
+/** Words that make what is before them a name for a place or a limb: "the right", "your left". */
+function hasDeterminer({ before }: Around): boolean {
+  const [last, other] = before
+  return (
+    DETERMINERS.has(last?.word ?? '') ||
+    (BODY_ADJECTIVES.has(last?.word ?? '') && DETERMINERS.has(other?.word ?? ''))
+  )
+}
+
+const TO_A_PLACE =
+  /^(?:to|from|toward|towards|on|of|onto|facing|at|for|into|by|than|via|per|favour|favor)$/
+
+// Right.
+
+const COPULA =
+  /^(?:is|isn't|was|wasn't|are|aren't|be|feel|feels|felt|feeling|sound|sounds|seem|seems|seemed|look|looks|that's|it's|what's|you're|they're|not|all|just|quite|exactly|about|almost|nearly|perfectly|absolutely|only|completely|entirely|rather|somehow|makes|when|if|until|sits|goes)$/
+const MADE =
+  /^(?:guess|guessed|chose|choose|answered|do|does|done|doing|get|gets|getting|got|set|sets|make|makes|made|put|puts|have|be|did|play|hold|learn|say|read|know)$/
+/** Not a place: "the right to stop", after what one has or is. */
+const OWNED =
+  /(?:\b(?:is|have|has|keeps?|reserves?|had|earns?|with|within|respects?|honou?rs?|gives?|remember|it['’]s|not|without|claims?|use|know|its)\s+(?:\w+\s+){0,2}|^\s*)(?:the|your|their|a|every|her|his|no|any|one['’]s|each|full|student['’]s|students['’]|person['’]s)\s+$/i
+const PLACE_AFTER_TO =
+  /^(?:the|your|a|an|this|that|their|his|her|its|left|right|both|one|each|it|them|face|meet|join|touch|reach|lengthen|press|lift|rest|balance|frame|support|stack|match|counter|shift|bring|come|make|look|open|turn|stretch|hold|steady|lean|sink|side|centre|center|front|back|where|which)$/
+const RIGHT_TO_DO =
+  /^(?:stop|rest|say|refuse|ask|know|choose|change|skip|leave|decline|no|opt|decide|pause|be|privacy|feel|move|come|object|withdraw|touch|silence)$/
+const GOT_RIGHT =
+  /\b(?:get|gets|getting|got|do|does|make|makes)\s+(?:it|this|that|them|(?:the|your|each|every|one)\s+\w+(?:\s+\w+)?)\s+$/i
+const NOT_HERE = /^(?:now|away|here|there|then|then|where)$/
+const CALL =
+  /^(?:now|so|let|let's|we|good|everyone|everybody|class|next|okay|ok|back|on|off|well|that|this|here|today|before|shall|take|come|ready|and|team|folks|friends|from|again|first|once|lift|breathe|stand|sit|bend|press|draw|stay|feel|hold|start|step|bring|find|set|keep|roll|release|rest|lie|reach|drop|relax|everyone's|switch|change|repeat|go|settle|soften|lengthen|two|one|three|when|if|you|i)$/
+
+function readRight(here: Around): Reading {
+  const { before, after } = here
+  const [n1, n2] = [after[0]?.word, after[1]?.word]
+  const [p1, p2] = [before[0]?.word, before[1]?.word]
+  const first = p1 === undefined || p1 === '“' || p1 === '"'
+
+  if (/^angle(?:s|d)?$/.test(n1 ?? '')) return 'plain'
+  if (n1 === '-') {
+    if (/^angle(?:s|d)?$/.test(n2 ?? '')) return 'plain'
+    if (n2 === 'side' && /^(?:-|up)$/.test(after[2]?.word ?? '')) {
+      if (after.slice(2, 4).some(({ word }) => word === 'up')) return 'plain'
+    }
+    if (/^(?:minded|thinking|on|sized|about|angled|click|handedness)$/.test(n2 ?? ''))
+      return 'plain'
+    if (isSide(n2) || n2 === 'to' || BODY.has(n2 ?? '') || BODY_ADJECTIVES.has(n2 ?? ''))
+      return 'side'
+    if (/(?:ing|ed|ward|wards|first|most|lead|hand|hander)$/.test(n2 ?? '') || isEnd(n2))
+      return 'side'
+    return 'unsure'
+  }
+  if (n1 === 'side' && n2 === 'up') return 'plain'
+  if (n1 === 'way' || n1 === 'ways') return 'plain'
+  if (limbNext(here)) return 'side'
+  if (sideBeside(here)) return 'side'
+  if (n1 === 'side' || n1 === 'sides') return 'side'
+  if (SELVES.has(n1 ?? '')) return 'plain'
+  if (/^(?:right|left)$/.test(p1 ?? '') && CORRECT_THINGS.has(n1 ?? '')) return 'unsure'
+  if (CORRECT_THINGS.has(n1 ?? '')) return 'plain'
+  if (/^(?:for)$/.test(n1 ?? '')) {
+    if (
+      PRONOUNS.has(n2 ?? '') ||
+      /^(?:each|most|many|beginners|students|now|today|every|some|people|everyone|everybody|anyone|that|this|the|a|your)$/.test(
+        n2 ?? ''
+      )
+    )
+      return hasDeterminer(here) && !COPULA.test(p2 ?? '') ? 'unsure' : 'plain'
+  }
+  if (/^(?:or|and|from)$/.test(n1 ?? '') && n2 === 'wrong') return 'plain'
+  if (n1 === 'enough' || (n1 === 'as' && n2 === 'rain')) return 'plain'
+  if (
+    p1 === 'to' &&
+    /^(?:the|your)$/.test(n1 ?? '') &&
+    /^(?:body|torso|trunk|spine|pelvis|boat|balance)$/.test(n2 ?? '')
+  )
+    return 'plain'
+  if (
+    first &&
+    /^(?:the|your)$/.test(n1 ?? '') &&
+    /^(?:body|torso|trunk|spine|pelvis|head|chest)$/.test(n2 ?? '')
+  )
+    return 'plain'
+  // A tag or a call: ", right?", "Right, now …".
+  if (n1 === '?' && (p1 === ',' || p1 === '—' || p1 === '–' || first)) return 'plain'
+  if (first && (n1 === ',' || n1 === '.' || n1 === '!' || n1 === '—' || n1 === '–')) {
+    if (n1 === '.' && n2 === undefined) return 'unsure'
+    return CALL.test(n2 ?? '') ? 'plain' : 'unsure'
+  }
+  // "your right to stop": what one may do.
+  if (
+    n1 === 'to' &&
+    OWNED.test(here.head) &&
+    !/\b(?:to|from|towards?|on|onto|of|at)\s+(?:the|your)\s+$/i.test(here.head)
+  ) {
+    if (RIGHT_TO_DO.test(n2 ?? '')) return 'plain'
+    if (!PLACE_AFTER_TO.test(n2 ?? '') && !isEnd(n2)) return 'unsure'
+  }
+  if (hasDeterminer(here) && !/^(?:this|that|each|a)$/.test(p1 ?? '')) {
+    // "Pick the right block": the fitting one, or the one on the right?
+    const chosen = /^(?:pick|choose|find|use|need|know|take|get|want|hit|give)s?$/.test(p2 ?? '')
+    const thing = !isEnd(n1) && !GO_ON.has(n1!) && !SPACE_WORDS.has(n1!) && !WHEN_WORDS.has(n1!)
+    return chosen && thing ? 'unsure' : 'side'
+  }
+  if (/^(?:all|just|quite|exactly|about|almost|nearly|not|only)$/.test(p1 ?? '')) {
+    if (n1 === 'of') return 'side'
+    if (p1 === 'not' && /\b(?:left|right)\b/i.test(here.head)) return 'side'
+    return DETERMINERS.has(n1 ?? '') ? 'unsure' : 'plain'
+  }
+  if (n1 === 'of') return 'side'
+  if (secondHalf(here) || pairEnds(here)) return 'side'
+  if (p1 === ',' && n1 === ',')
+    return /^(?:ok|okay|so|well|now|yes|good|and)$/.test(p2 ?? '') ? 'plain' : 'unsure'
+  // "Get the breath right first."
+  if (GOT_RIGHT.test(here.head)) return 'plain'
+  const verb = hangsOn(before) ?? ''
+  const bound = PRONOUNS.has(p1 ?? '') || BODY.has(p1 ?? '') || /s$/.test(p1 ?? '')
+  if (pairsOn(here) && !(bound && !TURNERS.has(p1 ?? '') && !ROAMERS.has(p1 ?? ''))) return 'side'
+  if (pairsOn(here))
+    return turnsAThing(here) || /\bcross|\bfrom\b/i.test(here.head) ? 'side' : 'unsure'
+  const turning = TURNERS.has(verb) && !isMark(p1)
+  const roaming = ROAMERS.has(verb) && !isMark(p1)
+  if (n1 === 'away' && n2 === 'from') return turning || roaming ? 'side' : 'plain'
+  if (isEnd(n1) || n1 === 'or' || n1 === 'and' || n1 === 'but' || n1 === 'than') {
+    if (PRONOUNS.has(p1 ?? '') || p1 === 'things')
+      return MADE.test(p2 ?? '') ? 'plain' : turnsAThing(here) ? 'side' : 'unsure'
+    if (COPULA.test(p1 ?? '') && !turning && !roaming)
+      return /\b(?:left|right)\b/i.test(here.head) ? 'unsure' : 'plain'
+    if (MADE.test(p1 ?? '')) return 'plain'
+    return 'side'
+  }
+  const directly = SPACE_WORDS.has(n1!) || WHEN_WORDS.has(n1!)
+  if (directly) {
+    if (turning) return ALL_THE_WAY.test(n1!) || (n1 === 'over' && isEnd(n2)) ? 'plain' : 'side'
+    if (roaming) {
+      if (n1 === 'now') return PLACERS.has(verb) ? 'plain' : 'side'
+      if (WHEN_WORDS.has(n1!) && !NOT_HERE.test(n1!) && !SPACE_WORDS.has(n1!)) return 'side'
+      return ALL_THE_WAY.test(n1!) || PLACERS.has(verb) ? 'plain' : 'unsure'
+    }
+    if (turnsAThing(here) && !NOT_HERE.test(n1!))
+      return WHEN_WORDS.has(n1!) && n1 !== 'at'
+        ? 'side'
+        : ALL_THE_WAY.test(n1!)
+          ? 'plain'
+          : 'unsure'
+    if (TO_A_PLACE.test(p1 ?? '') && WHEN_WORDS.has(n1!) && !NOT_HERE.test(n1!)) return 'side'
+    return 'plain'
+  }
+  if (TO_A_PLACE.test(p1 ?? '')) return 'side'
+  return 'side'
+}
+
+// Left.
+
+const LET_BE =
+  /^(?:free|loose|soft|open|bent|long|straight|hanging|alone|with|out|behind|as|where|slack|heavy|relaxed|resting|off|unsaid|undone|bare|empty|unlocked|natural|lying|standing|dangling|unsupported|idle|quiet|still|half|there|here|until|to|for|on)$/
+const HAVE =
+  /^(?:has|have|had|having|'ve|never|just|already|hasn't|haven't|hadn't|you've|we've|they've|i've)$/
+const WHAT_IS =
+  /\b(?:what|whatever|all|all that|that|who|which|nothing|anything|something|everything|little|none|any|much|more|some|few|enough|there|how|breath|time|one|only|still)(?:['’]s|\s+(?:is|are|was|were|be|remains|you\s+have|we\s+have|you\s+still\s+have|has\s+been|it\s+has))(?:\s+still)?\s+$/i
+const BE = /^(?:be|been|being|is|are|was|were|get|gets|it's|they're|that's|isn't|aren't)$/
+
+/** "two breaths left", "any room left": what remains, unless counted against the other side. */
+function remains(here: Around, side: Side): boolean {
+  const { before, after, head, tail } = here
+  const p1 = before[0]?.word ?? ''
+  // "Lean a little left."
+  if (
+    /^(?:little|bit|half)$/.test(p1) &&
+    before.slice(1, 4).some(({ word }) => TURNERS.has(word) || ROAMERS.has(word))
+  )
+    return false
+  const amount = (word?: string) => AMOUNTS.has(word ?? '') || NUMBER.test(word ?? '')
+  const [p2, p3, p4] = before.slice(1, 4).map(({ word }) => word)
+  const things =
+    p1 !== "o'clock" &&
+    ![BODY, MEASURED, SPACE_WORDS, WHEN_WORDS, DETERMINERS].some((kind) => kind.has(p1))
+  const counted =
+    amount(p1) ||
+    RESOURCES.has(p1) ||
+    (things && (amount(p2) || (/s$/.test(p1) && (amount(p3) || amount(p4))))) ||
+    (/^(?:have|has|had)$/.test(p1) &&
+      before.slice(1).some(({ word }) => RESOURCES.has(word) || amount(word)))
+  if (!counted) return false
+  const n1 = after[0]?.word
+  const ends =
+    isEnd(n1) ||
+    /^(?:to|in|before|for|when|here|at|until|between|and|or|over|if|then|of|on|as|after|this|by|now|but|so|while)$/.test(
+      n1 ?? ''
+    )
+  if (!ends || (n1 === 'of' && amount(p1))) return false
+  // Counted for each side: "five breaths left, five breaths right".
+  const other = side === 'left' ? 'right' : 'left'
+  const more = `(?:\\d+|${[...AMOUNTS].join('|')}|one|two|three|four|five|six|seven|eight|nine|ten|same|twice|once)`
+  const against = new RegExp(
+    `\\b${more}(?:\\s+\\p{L}+){0,2}\\s+(?:(?:on|to)\\s+)?(?:(?:the|your)\\s+)?${other}(?=\\s*(?:[.,;:!?)]|$)|\\s+(?:and|or|then)\\b)`,
+    'iu'
+  )
+  return !against.test(head) && !against.test(tail)
+}
+
+function readLeft(here: Around, side: Side): Reading {
+  const { before, after } = here
+  const [n1, n2] = [after[0]?.word, after[1]?.word]
+  const [p1, p2] = [before[0]?.word, before[1]?.word]
+
+  if (n1 === '-') {
+    if (/^(?:over|overs|off|out|behind)$/.test(n2 ?? '')) return 'plain'
+    if (isSide(n2) || n2 === 'to' || BODY.has(n2 ?? '') || BODY_ADJECTIVES.has(n2 ?? ''))
+      return 'side'
+    if (/(?:ing|ed|ward|wards|first|most|lead|hand|hander)$/.test(n2 ?? '') || isEnd(n2))
+      return 'side'
+    return 'unsure'
+  }
+  if (sideBeside(here)) return 'side'
+  if (HAVE.test(p1 ?? '') && !remains(here, side)) {
+    if (
+      DETERMINERS.has(n1 ?? '') ||
+      PRONOUNS.has(n1 ?? '') ||
+      LET_BE.test(n1 ?? '') ||
+      /^(?:off|enough|some|room|space|over)$/.test(n1 ?? '')
+    )
+      return 'plain'
+    if (isEnd(n1)) return 'plain'
+  }
+  if (SUBJECTS.has(p1 ?? '') && !isMark(p1)) {
+    if (limbNext(here)) return p1 === 'you' || p1 === 'it' ? 'unsure' : 'side'
+    if (
+      DETERMINERS.has(n1 ?? '') ||
+      PRONOUNS.has(n1 ?? '') ||
+      LET_BE.test(n1 ?? '') ||
+      isEnd(n1) ||
+      n1 === 'over'
+    )
+      return /^(?:it|them|this|that)$/.test(p1!) && turnsAThing(here) ? 'side' : 'plain'
+    if (p1 !== 'it' && p1 !== 'that') return 'plain'
+  }
+  if (limbNext(here) || n1 === 'side' || n1 === 'sides') return 'side'
+  if (p1 === undefined && /^(?:un\p{L}+ed|alone|unchecked|hanging|idle)$/u.test(n1 ?? ''))
+    return 'plain'
+  if (SELVES.has(n2 ?? '') && n1 === 'to') return 'plain'
+  if (
+    n1 === 'to' &&
+    /^(?:their|your|its|his|her)$/.test(n2 ?? '') &&
+    /^(?:own)$/.test(after[2]?.word ?? '')
+  )
+    return 'plain'
+  if (WHAT_IS.test(here.head)) return n1 === 'of' && !/\bwhat\b/i.test(here.head) ? 'side' : 'plain'
+  if (remains(here, side)) return 'plain'
+  if (hasDeterminer(here)) return 'side'
+  if (BE.test(p1 ?? '') && n1 !== 'of') {
+    if (/^(?:be|been|being|get|gets)$/.test(p1 ?? '')) return 'plain'
+    if (LET_BE.test(n1 ?? '')) return pairsOn(here) ? 'unsure' : 'plain'
+    if (isEnd(n1)) return /\b(?:left|right)\b/i.test(here.head) ? 'side' : 'unsure'
+    return 'plain'
+  }
+  if (
+    n1 === 'to' &&
+    /^(?:hang|rest|drop|soften|be|fall|sink|do|go|chance|stand|lie|dangle|find|settle|move|swing)$/.test(
+      n2 ?? ''
+    )
+  )
+    return BODY.has(p1 ?? '') || isMark(p1) ? 'plain' : 'unsure'
+  if (pairsOn(here)) return 'side'
+  if (secondHalf(here)) return 'side'
+  const verb = hangsOn(before) ?? ''
+  const moving =
+    (TURNERS.has(verb) || ROAMERS.has(verb) || TO_A_PLACE.test(p1 ?? '')) && !isMark(p1)
+  if (moving) return 'side'
+  // "The ride left us breathless", "her heel left a mark": of what was done.
+  if (
+    /^(?:me|us|them|him)$/.test(n1 ?? '') ||
+    (n1 === 'her' && (SPACE_WORDS.has(n2 ?? '') || WHEN_WORDS.has(n2 ?? '')))
+  )
+    return 'plain'
+  if (/^(?:a|an|no|some)$/.test(n1 ?? '') && !isMark(p1) && !SPACE_WORDS.has(p1!)) return 'plain'
+  // "as the foot left the floor", "the arms left long": of what was done, or is let be.
+  if (BODY.has(p1 ?? '') && !turnsAThing(here)) {
+    if (/^(?:the|your|its|their|this|that|a)$/.test(n1 ?? '') && !BODY.has(n2 ?? '')) return 'plain'
+    if (LET_BE.test(n1 ?? '') && !/^(?:to|on|for|as|with)$/.test(n1!)) return 'plain'
+  }
+  if (/^(?:over|off|alone|unsaid|undone|behind|out)$/.test(n1 ?? '') && !turnsAThing(here))
+    return 'plain'
+  if (
+    /^(?:the|your)$/.test(n1 ?? '') &&
+    /^(?:floor|mat|ground|wall|block|chair|room|earth|ears)$/.test(n2 ?? '')
+  )
+    return 'plain'
+  if (p2 === undefined && n1 === 'with') return 'unsure'
+  return 'side'
+}
 
 const PLAIN_BODY = new Set(
   'foot feet leg legs knee knees hand hands arm arms hip hips heel toe toes thigh shin ankle shoulder elbow wrist palm ribs fingers forearm ear big'.split(
     ' '
   )
 )
-const COULD_HAVE_LEFT = /(?:has|have|had|having|ve|never|just|already|hasn.?t|haven.?t)\s*$/i
+const COULD_HAVE_LEFT =
+  /(?:has|have|had|having|ve|never|just|already|hasn.?t|haven.?t|you|we|they|it|he|she|i|who)\s*$/i
 
 /**
  * The plain case, told fast: one blank and a limb. Only "has left …" can be anything but a
@@ -155,16 +509,22 @@ export function plainlyNamesSide(text: string, start: number, end: number): bool
   return !COULD_HAVE_LEFT.test(text.slice(Math.max(0, start - 10), start))
 }
 
-/** @returns whether the word `side` at `start`..`end`, if it stood there, would name a side */
-export function namesSide(
-  side: 'left' | 'right',
-  text: string,
-  start: number,
-  end: number
-): boolean {
-  return side === 'right' ? rightNamesSide(text, start, end) : leftNamesSide(text, start, end)
+/**
+ * Reads the word at `start`..`end` as it stands, and as it would be read in the mirrored line.
+ * @param side the word that stands there
+ * @returns what each of the two is
+ */
+export function readSide(side: Side, text: string, start: number, end: number): [Reading, Reading] {
+  const here = around(text, start, end)
+  const left = readLeft(here, side)
+  const right = readRight(here)
+  return side === 'left' ? [left, right] : [right, left]
 }
 
+// Letters.
+
+const at = (pattern: string) => new RegExp(pattern, 'iy')
+const LIMBS = [...BODY, ...BODY_ADJECTIVES].join('|')
 const LETTER_SHAPE = at("(?:[\\s-]+(?:shape|shaped|sit|bracket|position)|[’']\\w)")
 const LETTER_NAMED = at(
   '(?<=\\b(?:an|letter|letters|capital|size|type|vitamin|a)\\s+|[&@#]\\s*|\\d\\s*)'
@@ -173,7 +533,7 @@ const LETTER_PAIR = at('(?:\\s*[/&|–-]\\s*[LRlr]\\b)')
 const LETTER_PAIR_BEFORE = at('(?<=\\b[LRlr]\\s*[/&|–-]\\s*)')
 const LETTER_BRACKETED = at('(?<=[([])')
 const LETTER_BRACKET_END = at('[)\\]]')
-const LETTER_BODY = at(`\\.?\\s+(?:${BODY}|side)\\b`)
+const LETTER_BODY = at(`\\.?\\s+(?:${LIMBS})\\b`)
 const CAPITAL_LETTER_AND = at('\\s*&\\s*(?![LR]\\b)')
 
 /** @returns whether the single letter L or R at `start` is short for a side */

@@ -1,10 +1,26 @@
 import type { Lexicon, SideOptions, SideWord, Turning } from '../lexicon'
 import { englishHabits } from './sideHabits'
-import { letterNamesSide, namesSide, plainlyNamesSide, shortNamesSide } from './sideReading'
+import { letterNamesSide, plainlyNamesSide, readSide, shortNamesSide } from './sideReading'
+
+const HOURS = 'one two three four five six seven eight nine ten eleven twelve'.split(' ')
+
+const anyCase = (word: string) => word.replace(/[a-z]/g, (c) => `[${c.toUpperCase()}${c}]`)
 
 /** Everything in a line that could be a side word, or a span that braces fix. */
-const CANDIDATE =
-  /\{[^{}]*\}|(?:[Cc][Oo][Uu][Nn][Tt][Ee][Rr][\s-]?|[Aa][Nn][Tt][Ii][\s-]?)?[Cc][Ll][Oo][Cc][Kk][Ww][Ii][Ss][Ee]|[Ll][Ee][Ff][Tt]|[Rr][Ii][Gg][Hh][Tt]|\b[LRlr](?:HS|H|F|[Tt])?\b/g
+const CANDIDATE = new RegExp(
+  [
+    '\\{[^{}]*\\}',
+    `\\b(?:1[0-2]|[1-9]|${HOURS.map(anyCase).join('|')})(?=\\s?[Oo]['’]?\\s?${anyCase('clock')}\\b)`,
+    `(?:(?:${anyCase('counter')}|${anyCase('anti')})[\\s-]?)?${anyCase('clockwise')}`,
+    anyCase('left'),
+    anyCase('right'),
+    '\\b[LRlr](?:HS|H|F|[Tt])?\\b',
+  ].join('|'),
+  'g'
+)
+/** A time of day is no direction. */
+const OF_A_DAY =
+  /\b(?:morning|evening|afternoon|noon|midnight|night|tonight|today|tomorrow|class(?:es)?|lesson|practi[cs]e|meals?|eat|eaten|breakfast|lunch|supper|dinner|sleep|bed|wake|sharp|[ap]\.?m\b|begins?|ends?|starts? at|before|after|until|till|by|since)/i
 
 /** Endings that make compounds of left and right: rightward, left-handed is two words. */
 const ENDING = /(?:wards?|most|hand(?:ed|ers?)?|side[ds]?|foot(?:ed)?)?(?![\p{L}\p{M}\p{N}_])/iuy
@@ -49,13 +65,18 @@ function caseOf(word: string): 'lower' | 'title' | 'upper' | 'mixed' {
 function otherTurn(word: string, turning: Turning): string | null {
   const against = /^(?:counter|anti)/i.test(word)
   const plain = against ? 'clockwise' : turning
-  switch (caseOf(against ? word.replace(/[\s-]+c/i, 'c') : word)) {
+  return inCase(plain, caseOf(against ? word.replace(/[\s-]+c/i, 'c') : word))
+}
+
+/** A word in a case; null where the case has no answer in both directions. */
+function inCase(word: string, as: ReturnType<typeof caseOf>): string | null {
+  switch (as) {
     case 'lower':
-      return plain
+      return word
     case 'upper':
-      return plain.toUpperCase()
+      return word.toUpperCase()
     case 'title':
-      return plain[0]!.toUpperCase() + plain.slice(1)
+      return word[0]!.toUpperCase() + word.slice(1)
     case 'mixed':
       return null
   }
@@ -79,9 +100,9 @@ function readWord(text: string, start: number, word: string): SideWord | null {
   const found = { start, end, kind: 'side', side, other: other ?? word } as const
   if (other === null) return { ...found, role: 'plain' }
   if (ending || plainlyNamesSide(text, start, end)) return { ...found, role: 'swaps' }
-  const here = namesSide(side, text, start, end)
-  const mirrored = namesSide(side === 'left' ? 'right' : 'left', text, start, end)
-  return { ...found, role: here ? (mirrored ? 'swaps' : 'unsure') : 'plain' }
+  const [here, mirrored] = readSide(side, text, start, end)
+  if (here !== 'side') return { ...found, role: here }
+  return { ...found, role: mirrored === 'side' ? 'swaps' : 'unsure' }
 }
 
 function readTurn(text: string, start: number, word: string, turning: Turning): SideWord | null {
@@ -111,6 +132,20 @@ function readLetter(text: string, start: number, word: string): SideWord | null 
   }
 }
 
+const ofTheClock = (word: string) => /^\d/.test(word) || HOURS.includes(word.toLowerCase())
+
+/** Nine o’clock is across from three. */
+function readHour(text: string, start: number, word: string): SideWord | null {
+  if (/[\d:.,]$/.test(text.slice(0, start))) return null
+  const named = HOURS.indexOf(word.toLowerCase())
+  const hour = named < 0 ? Number(word) : named + 1
+  const across = hour === 12 ? 12 : 12 - hour
+  const written = named < 0 ? String(across) : HOURS[across - 1]!
+  const other = named < 0 ? written : inCase(written, caseOf(word))
+  const role = other === null || across === hour || OF_A_DAY.test(text) ? 'plain' : 'swaps'
+  return { start, end: start + word.length, kind: 'turn', side: null, other: other ?? word, role }
+}
+
 function find(text: string, options: SideOptions = {}): SideWord[] {
   const turning = options.turning ?? 'counterclockwise'
   const words: SideWord[] = []
@@ -132,8 +167,9 @@ function find(text: string, options: SideOptions = {}): SideWord[] {
       }
       continue
     }
-    const found =
-      word.length <= 3
+    const found = ofTheClock(word)
+      ? readHour(text, start, word)
+      : word.length <= 3
         ? readLetter(text, start, word)
         : word.length <= 5
           ? readWord(text, start, word)
