@@ -1,4 +1,5 @@
 import { lexiconOf, type SideOptions, type SideWord } from '../language'
+import { quick } from './quick'
 
 export interface MirrorOptions extends SideOptions {
   /** BCP 47, of the line. In a language with no pack there are no side words. */
@@ -10,7 +11,9 @@ export interface MirrorOptions extends SideOptions {
  * @example sideWords('Press the left foot.', { language: 'en' })[0].other // 'right'
  */
 export function sideWords(text: string, options: MirrorOptions): SideWord[] {
-  return lexiconOf(options.language).find(text, options)
+  const lexicon = lexiconOf(options.language)
+  // Another spelling of the turning sense is asked for seldom.
+  return options.turning ? lexicon.find(text, options) : quick(lexicon).find(text)
 }
 
 /**

@@ -43,8 +43,7 @@ interface Around {
   tail: string
 }
 
-const TOKEN = /[\p{L}\p{M}\p{N}]+(?:['’][\p{L}]+)?|[.,;:!?()[\]"“”…—–/&|{}-]/gu
-const SENTENCE_END = /[.!?…](?=\s|$)/g
+const TOKEN = /[^\s.,;:!?()[\]"“”…—–/&|{}-]+|[.,;:!?()[\]"“”…—–/&|{}-]/g
 const REACH = 6
 
 function tokens(text: string): Token[] {
@@ -56,24 +55,29 @@ function tokens(text: string): Token[] {
   return found
 }
 
+/** Letters in which the nearest words stand. */
+const NEAR = 56
+
 function around(text: string, start: number, end: number): Around {
-  let from = 0
-  let to = text.length
-  for (const { index } of text.matchAll(SENTENCE_END)) {
-    if (index < start) from = index + 1
-    else if (index >= end) {
-      to = index + 1
-      break
-    }
-  }
+  let from = start
+  while (from > 0 && !endsSentence(text, from - 1)) from -= 1
+  let to = end
+  while (to < text.length && !endsSentence(text, to)) to += 1
   const head = text.slice(from, start)
-  const tail = text.slice(end, to)
+  const tail = text.slice(end, to + 1)
+  // A word that is cut in two is the furthest one.
   return {
-    before: tokens(head).slice(-REACH).reverse(),
-    after: tokens(tail).slice(0, REACH),
+    before: tokens(head.slice(-NEAR)).slice(-REACH).reverse(),
+    after: tokens(tail.slice(0, NEAR)).slice(0, REACH),
     head,
     tail,
   }
+}
+
+function endsSentence(text: string, index: number): boolean {
+  const mark = text.charCodeAt(index)
+  if (mark !== 46 && mark !== 33 && mark !== 63 && mark !== 0x2026) return false
+  return index + 1 >= text.length || /\s/.test(text[index + 1]!)
 }
 
 const isSide = (word?: string) => word === 'left' || word === 'right'

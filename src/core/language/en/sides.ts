@@ -7,17 +7,15 @@ const HOURS = 'one two three four five six seven eight nine ten eleven twelve'.s
 const anyCase = (word: string) => word.replace(/[a-z]/g, (c) => `[${c.toUpperCase()}${c}]`)
 
 /** Everything in a line that could be a side word, or a span that braces fix. */
-const CANDIDATE = new RegExp(
-  [
-    '\\{[^{}]*\\}',
-    `\\b(?:1[0-2]|[1-9]|${HOURS.map(anyCase).join('|')})(?=\\s?[Oo]['’]?\\s?${anyCase('clock')}\\b)`,
-    `(?:(?:${anyCase('counter')}|${anyCase('anti')})[\\s-]?)?${anyCase('clockwise')}`,
-    anyCase('left'),
-    anyCase('right'),
-    '\\b[LRlr](?:HS|H|F|[Tt])?\\b',
-  ].join('|'),
+const CANDIDATE =
+  /\{[^{}]*\}|(?:[Cc][Oo][Uu][Nn][Tt][Ee][Rr][\s-]?|[Aa][Nn][Tt][Ii][\s-]?)?[Cc][Ll][Oo][Cc][Kk][Ww][Ii][Ss][Ee]|[Ll][Ee][Ff][Tt]|[Rr][Ii][Gg][Hh][Tt]|\b[LRlr](?:HS|H|F|[Tt])?\b/g
+
+/** The same in a line that speaks of the clock; it takes longer to look for the hours. */
+const OR_HOUR = new RegExp(
+  `${CANDIDATE.source}|\\b(?:1[0-2]|[1-9]|${HOURS.map(anyCase).join('|')})(?=\\s?[Oo]['’]?\\s?${anyCase('clock')}\\b)`,
   'g'
 )
+const OF_CLOCK = /o['’]?\s?clock\b/i
 /** A time of day is no direction. */
 const OF_A_DAY =
   /\b(?:morning|evening|afternoon|noon|midnight|night|tonight|today|tomorrow|class(?:es)?|lesson|practi[cs]e|meals?|eat|eaten|breakfast|lunch|supper|dinner|sleep|bed|wake|sharp|[ap]\.?m\b|begins?|ends?|starts? at|before|after|until|till|by|since)/i
@@ -149,14 +147,15 @@ function readHour(text: string, start: number, word: string): SideWord | null {
 function find(text: string, options: SideOptions = {}): SideWord[] {
   const turning = options.turning ?? 'counterclockwise'
   const words: SideWord[] = []
-  CANDIDATE.lastIndex = 0
-  for (let match = CANDIDATE.exec(text); match; match = CANDIDATE.exec(text)) {
+  const candidate = OF_CLOCK.test(text) ? OR_HOUR : CANDIDATE
+  candidate.lastIndex = 0
+  for (let match = candidate.exec(text); match; match = candidate.exec(text)) {
     const word = match[0]
     const start = match.index
     if (word[0] === '{') {
-      const resume = CANDIDATE.lastIndex
+      const resume = candidate.lastIndex
       const inside = find(word.slice(1, -1), options)
-      CANDIDATE.lastIndex = resume
+      candidate.lastIndex = resume
       for (const each of inside) {
         words.push({
           ...each,
@@ -167,13 +166,14 @@ function find(text: string, options: SideOptions = {}): SideWord[] {
       }
       continue
     }
-    const found = ofTheClock(word)
-      ? readHour(text, start, word)
-      : word.length <= 3
-        ? readLetter(text, start, word)
-        : word.length <= 5
-          ? readWord(text, start, word)
-          : readTurn(text, start, word, turning)
+    const found =
+      candidate === OR_HOUR && ofTheClock(word)
+        ? readHour(text, start, word)
+        : word.length <= 3
+          ? readLetter(text, start, word)
+          : word.length <= 5
+            ? readWord(text, start, word)
+            : readTurn(text, start, word, turning)
     if (found) words.push(found)
   }
   return words
