@@ -82,7 +82,7 @@ describe('a language with a pack', () => {
     const made = card('qx')
     const [step] = made.enter
     const only = { ...made, enter: [{ ...step!, text: 'Sobe nur la lura mano.' }] }
-    expect(runRules(sideRules, only).map(({ rule }) => rule)).toEqual(['sides/same-form-on-both'])
+    expect(runRules(sideRules(), only).map(({ rule }) => rule)).toEqual(['sides/same-form-on-both'])
     expect(checkCard(made).map(({ rule }) => rule)).not.toContain('card/language-is-known')
   })
 })

@@ -125,7 +125,7 @@ describe('a made-up section', () => {
       by: 'Ada',
       say: 'Hold for five on the right.',
     })
-    const told = runRules([...sideRules, ...breathRules], card)
+    const told = runRules([...sideRules(), ...breathRules], card)
     expect(told.filter(({ where }) => where === 'tales[0].say').map(({ rule }) => rule)).toContain(
       'breath/count-of-what'
     )

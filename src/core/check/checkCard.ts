@@ -8,11 +8,16 @@ import {
   type School,
 } from '../card'
 import { breathRules } from '../breath'
-import { figureRules } from '../figure'
+import { figureRules, sideTruths } from '../figure'
 import { sideRules } from '../sides'
 
 /** Every rule there is: the one register. */
-export const RULES: readonly Rule[] = [...cardRules, ...sideRules, ...breathRules, ...figureRules]
+export const RULES: readonly Rule[] = [
+  ...cardRules,
+  ...sideRules(sideTruths),
+  ...breathRules,
+  ...figureRules,
+]
 
 /**
  * Everything that the rules find on a card, worst first.

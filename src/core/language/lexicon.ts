@@ -1,4 +1,4 @@
-import type { Cue, On, Region, Side } from '../card'
+import type { Card, Cue, On, Region, Side } from '../card'
 
 /** What kind of word tells the side. */
 export type SideWordKind = 'side' | 'letter' | 'turn'
@@ -68,6 +68,51 @@ export interface LeadHint {
   word: SideWord
 }
 
+/** What one side of the body does in a pose, the other does not. */
+export const SIDE_ROLES = [
+  'front',
+  'back',
+  'hip-forward',
+  'hip-back',
+  'bent',
+  'straight',
+  'out',
+  'lifted',
+  'standing',
+  'kneeling',
+  'sole',
+  'up',
+  'low',
+  'behind',
+  'across',
+  'turn',
+  'bend',
+  'open-ribs',
+  'lies',
+  'moves',
+] as const
+export type SideRole = (typeof SIDE_ROLES)[number]
+
+/** A line gives a role to a side: `bend the right knee`. */
+export interface SideClaim {
+  role: SideRole
+  word: SideWord
+  side: Side
+  /** Of `moves`: what is moved. */
+  limb?: string
+}
+
+/** What a pose is, as far as two limbs depend on it. */
+export type Pose = Pick<Card, 'base' | 'spine'>
+
+/** Two side words of a line that must differ, or be the same: `right foot on the left shin`. */
+export interface SidePair {
+  must: 'differ' | 'same'
+  words: [SideWord, SideWord]
+  /** The words of the line that tell it. */
+  told: string
+}
+
 /** Words that bind a line to one pass only. */
 export interface OnlyHint {
   words: string
@@ -84,6 +129,8 @@ export interface Lexicon {
   silentSwap: (text: string) => SilentSwap | null
   /** Whether a line tells how something changes for the second side. */
   tellsSwap: (text: string) => boolean
+  /** Whether a line goes on with the other side, in whatever words. */
+  tellsOther: (text: string) => boolean
   /** Relative words of a line that need something before them. */
   relatives: (text: string) => Relative[]
   /** Which relative words make sense after a line. */
@@ -92,6 +139,12 @@ export interface Lexicon {
   named: (sideNamedBy: string) => ReadonlySet<RelativeKind>
   /** What a line says about the lead of a pose whose side is named by `namedBy`. */
   leadHints: (text: string, namedBy: string) => LeadHint[]
+  /** Which roles a line gives to which side. */
+  claims: (text: string, context: Pick<LineContext, 'place'>) => SideClaim[]
+  /** Pairs of side words in a line that depend on one another. */
+  pairs: (text: string, pose: Pose) => SidePair[]
+  /** The role that the side of a pose is named by; null when it is none of these. */
+  namedRole: (namedBy: string) => SideRole | null
   /** Words that keep a line to one side; null when it is said for both. */
   onlyOneSide: (text: string) => OnlyHint | null
   /** Counts that differ between the sides, in words; null when there are none. */
@@ -135,10 +188,14 @@ export const NO_SIDES: Lexicon = {
   suspects: nothing,
   silentSwap: () => null,
   tellsSwap: () => false,
+  tellsOther: () => false,
   relatives: nothing,
   sets: () => new Set(),
   named: () => new Set(),
   leadHints: nothing,
+  claims: nothing,
+  pairs: nothing,
+  namedRole: () => null,
   onlyOneSide: () => null,
   unequalCounts: () => null,
   turnWords: nothing,

@@ -1,5 +1,5 @@
 import { remember } from '../card'
-import type { Lexicon } from '../language'
+import type { Lexicon, LineContext, Pose } from '../language'
 
 const cached = new WeakMap<Lexicon, Lexicon>()
 
@@ -19,15 +19,22 @@ export function quick(lexicon: Lexicon): Lexicon {
   const swap = remember((text: string) => ({ found: lexicon.silentSwap(text) }))
   const only = remember((text: string) => ({ found: lexicon.onlyOneSide(text) }))
   const counts = remember((text: string) => ({ found: lexicon.unequalCounts(text) }))
+  const claims = byContext((text, context) =>
+    lexicon.claims(text, JSON.parse(context) as Pick<LineContext, 'place'>)
+  )
+  const pairs = byContext((text, pose) => lexicon.pairs(text, JSON.parse(pose) as Pose))
   const made: Lexicon = {
     ...lexicon,
     find: remember((text) => lexicon.find(text)),
     suspects: (text, context) => suspect(text, JSON.stringify(context)),
     silentSwap: (text) => swap(text).found,
     tellsSwap: remember(lexicon.tellsSwap),
+    tellsOther: remember(lexicon.tellsOther),
     relatives: remember(lexicon.relatives),
     sets: remember(lexicon.sets),
     leadHints: hints,
+    claims: (text, { place }) => claims(text, JSON.stringify({ place })),
+    pairs: (text, { base, spine }) => pairs(text, JSON.stringify({ base, spine })),
     onlyOneSide: (text) => only(text).found,
     unequalCounts: (text) => counts(text).found,
   }

@@ -1,9 +1,11 @@
 import { cueOf, finishedCards, lunge, stepsOf } from '../../../tests/support/cards'
-import { applyPatches, type Card, runRules } from '../card'
+import { sideWords } from '../../../tests/support/english'
+import { applyPatches, type Card, runRules, withValue } from '../card'
 import { atRung } from '../ladder'
-import { sideRules } from '.'
+import { checkCard } from '../check'
+import { sidedLines, sideRules } from '.'
 
-const found = (card: Card) => runRules(sideRules, card)
+const found = (card: Card) => runRules(sideRules(), card)
 const rules = (card: Card) => found(card).map((finding) => finding.rule.replace('sides/', ''))
 const fixed = (card: Card) => {
   const finding = found(card).find((each) => each.fix)!
@@ -204,4 +206,124 @@ test('rungs keep the sides in order, too', () => {
   for (const card of finishedCards())
     for (const rung of card.ladder)
       expect([card.id, rules(atRung(card, rung.id))]).toEqual([card.id, []])
+})
+
+describe('on an even card', () => {
+  const even = (...texts: string[]) =>
+    lunge({
+      sides: 'even',
+      sideNamedBy: '',
+      setUp: { place: '', props: [], note: '' },
+      enter: texts.map((text, i) => ({ id: `s${i + 1}`, text, breath: 'free' as const })),
+      alignment: [],
+      exit: [],
+    })
+
+  test.each([
+    ['Press the left knee down.', 'even-names-both'],
+    ['Step the right foot to the wall.', 'even-names-both'],
+    ['Turn the head to the right.', 'even-names-both'],
+    ['Hold the left wrist.', 'even-names-both'],
+    ['Bend the front knee.', 'front-back-is-set'],
+    ['Press the top arm up.', 'front-back-is-set'],
+    ['Lift the upper hand.', 'front-back-is-set'],
+  ])('“%s” is told', (text, rule) => {
+    expect(rules(even(text))).toEqual([rule])
+  })
+
+  test.each([
+    'Lift the left heel, then the right.',
+    'Lift one heel, then the other.',
+    'Roll to the right side and sit up.',
+    'Press the upper arm to the ribs.',
+    'Lift the lower ribs off the hips.',
+    'Step one foot back and press the back heel down.',
+    'Open the front of the chest.',
+    'Turn the head to the right, then to the left.',
+    'Cross the arms, right on top; change the cross half way.',
+    'Bend both knees to right angles.',
+  ])('“%s” is right', (text) => {
+    expect(rules(even(text))).toEqual([])
+  })
+
+  test('what one step does on the right and another on the left is both', () => {
+    expect(rules(even('Lift the right heel.', 'Lift the left heel.'))).toEqual([])
+  })
+})
+
+describe('two side words of one line', () => {
+  const pose = (spine: Card['spine'], text: string) =>
+    lunge({ spine, sideNamedBy: 'direction turned', enter: stepsOf([['out', text]]) })
+
+  test.each([
+    ['side', 'Stack the left hip over the right knee.'],
+    ['side', 'Bring the right knee beside the right.'],
+    ['lengthen', 'Set the right foot on the right shin.'],
+    ['lengthen', 'Hold the left wrist with the left hand.'],
+    ['lengthen', 'Left foot forward, left foot back.'],
+    ['lengthen', 'Cross left over left.'],
+    ['lengthen', 'Stack the right elbow over the left wrist.'],
+    ['lengthen', 'Right hand on the right elbow.'],
+    ['lengthen', 'Lower the right leg to the left.'],
+    ['twist', 'Set the right elbow outside the right knee.'],
+    ['twist', 'Turn the left ribs to the left thigh.'],
+    ['lengthen', 'Put the right knee beside the right knee.'],
+  ] as const)('in a pose of %s, “%s” cannot be', (spine, text) => {
+    expect(rules(pose(spine, text))).toContain('slip')
+  })
+
+  test.each([
+    ['side', 'Stack the left hip over the left knee.'],
+    ['side', 'Bring the right knee beside the left.'],
+    ['lengthen', 'Set the right foot on the left shin.'],
+    ['lengthen', 'Left foot forward, right foot back.'],
+    ['lengthen', 'Right hand on the left shoulder.'],
+    ['lengthen', 'Right hand on the right shoulder.'],
+    ['lengthen', 'Right heel beside the right hip.'],
+    ['lengthen', 'Cross the right knee over the left ankle.'],
+    ['lengthen', 'Lower the right leg to the right.'],
+    ['lengthen', 'Lean the right hip to the right.'],
+    ['twist', 'Turn right, right hand behind you.'],
+    ['lengthen', 'Left hand on the left knee.'],
+  ] as const)('in a pose of %s, “%s” can', (spine, text) => {
+    expect(rules(pose(spine, text))).not.toContain('slip')
+  })
+})
+
+describe('a flipped side word', () => {
+  /** Each side word of the demo deck said wrong, one at a time. */
+  const flips = finishedCards()
+    .filter(({ sides }) => sides === 'sided')
+    .flatMap((card) =>
+      sidedLines(card).flatMap(({ where, text }) =>
+        sideWords(text)
+          .filter(({ role }) => role === 'swaps')
+          .map(({ start, end, other }) => {
+            const told = (of: Card) =>
+              checkCard(of).filter(
+                ({ rule }) => rule === 'sides/slip' || rule === 'sides/lead-agrees'
+              )
+            const flipped = withValue(card, where, text.slice(0, start) + other + text.slice(end))
+            return {
+              seen: told(flipped).length > told(card).length,
+              clean: told(card).length === 0,
+            }
+          })
+      )
+    )
+
+  test('is seen in more than three of five places, and nothing is seen where none is', () => {
+    expect(flips.length).toBeGreaterThan(100)
+    expect(flips.filter(({ seen }) => seen).length / flips.length).toBeGreaterThan(0.6)
+    expect(flips.every(({ clean }) => clean)).toBe(true)
+  })
+
+  test('says what it goes against, and offers the other word', () => {
+    const card = finishedCards().find(({ id }) => id === 'tree')!
+    const step = card.enter.findIndex(({ text }) => text.includes('on the left shin'))
+    const flipped = withValue(card, `enter[${step}].text`, 'Set the left foot on the right shin.')
+    const [finding] = checkCard(flipped).filter(({ rule }) => rule === 'sides/slip')
+    expect(finding!.message).toMatch(/the right side leads|the right foot is off the floor/)
+    expect(applyPatches(flipped, finding!.fix!.patches).enter[step]!.text).toContain('right foot')
+  })
 })

@@ -3,6 +3,7 @@ import { type Card, type Found, freshId, type On, type Patch, type Rule, type Si
 import { type Lexicon, packOf, type RelativeKind, type SideWord } from '../language'
 import { otherSide } from './mirrorCard'
 import { quick } from './quick'
+import { pairSlips, roleSlips, type Truths } from './slips'
 import { type SidedLine, sidedLines } from './sidedLines'
 
 const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
@@ -128,8 +129,9 @@ function relativeWords(card: Card, lexicon: Lexicon, kinds: readonly RelativeKin
   const named = card.sideNamedBy
   const found: Found[] = []
   const tell = ({ where, text }: { where: string; text: string }, fresh: Set<RelativeKind>) => {
-    for (const { kind, words } of lexicon.relatives(text))
-      if (kinds.includes(kind) && !fresh.has(kind))
+    for (const { kind, words, at } of lexicon.relatives(text))
+      // What the line itself has set before counts, too.
+      if (kinds.includes(kind) && !fresh.has(kind) && !lexicon.sets(text.slice(0, at)).has(kind))
         found.push({
           where,
           message: SAY.sides.relative(words, NOTHING_YET[kind]),
@@ -198,32 +200,64 @@ function leadDisagrees(card: Card, lexicon: Lexicon): Found[] {
   ]
 }
 
-function slips(card: Card, lexicon: Lexicon): Found[] {
+function slips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
   const hints = leadHints(card, lexicon)
   const led = ledByText(card, hints)
-  if (!led) return []
-  return hints
-    .filter((hint) => hint.leads !== led)
+  // A card that leads the other side as a whole is told once, not line by line.
+  if (led && led !== card.writtenFor) return pairSlips(card, lexicon)
+  const byLead = hints
+    .filter((hint) => led && hint.leads !== led)
     .map(({ where, text, word }) => ({
       where,
-      message: SAY.sides.slip(wordIn(text, word), led),
+      message: SAY.sides.slip(wordIn(text, word), SAY.sides.led(led!)),
       fix: {
         label: SAY.sides.sayOther(word.other),
         patches: [{ path: where, value: withWord(text, word, word.other) }],
       },
     }))
+  const found: Found[] = []
+  for (const slip of [...byLead, ...roleSlips(card, lexicon, truths), ...pairSlips(card, lexicon)])
+    if (!found.some(({ where }) => where === slip.where)) found.push(slip)
+  return found
 }
 
-/** A rule about cards with two sides, in the words of the card's language. */
-const sided =
-  (check: (card: Card, lexicon: Lexicon) => Found[]): Rule['check'] =>
+/** On a card with one form: one side named, and the other nowhere near. */
+function loneSides(card: Card, lexicon: Lexicon): Found[] {
+  const lines = sidedLines(card)
+  const named = ({ text }: SidedLine) =>
+    lexicon.find(text).filter(({ role, kind }) => role === 'swaps' && kind !== 'turn')
+  return lines.flatMap((line) => {
+    const [word] = named(line)
+    if (!word || lexicon.suspects(line.text, line).length > 0) return []
+    const near = lines.filter(({ field }) => field === line.field)
+    const both =
+      near.some((each) => named(each).some(({ side }) => side !== word.side)) ||
+      near.some(({ text }) => lexicon.tellsSwap(text) || lexicon.tellsOther(text))
+    return both
+      ? []
+      : [{ where: line.where, message: SAY.sides.lone(wordIn(line.text, word), word.other) }]
+  })
+}
+
+type Check = (card: Card, lexicon: Lexicon) => Found[]
+
+/** A rule about cards of one kind, in the words of the card's language. */
+const onCards =
+  (kinds: readonly Card['sides'][]) =>
+  (check: Check): Rule['check'] =>
   (card) => {
     const pack = packOf(card.language)
-    return pack && card.sides === 'sided' ? check(card, quick(pack.sides)) : []
+    return pack && kinds.includes(card.sides) ? check(card, quick(pack.sides)) : []
   }
+const sided = onCards(['sided'])
+const even = onCards(['even'])
+const any = onCards(['sided', 'even'])
 
-/** The rules about side words, and about both sides being one pose. */
-export const sideRules: readonly Rule[] = [
+/**
+ * The rules about side words, and about both sides being one pose.
+ * @param truthsOf what is known of the sides besides the words, from the figure
+ */
+export const sideRules = (truthsOf: (card: Card) => Truths = () => ({})): readonly Rule[] => [
   {
     id: 'sides/unsure-word',
     ...SAY.rules['sides/unsure-word'],
@@ -271,20 +305,27 @@ export const sideRules: readonly Rule[] = [
     ...SAY.rules['sides/slip'],
     source: 'common practice',
     severity: 'note',
-    check: sided(slips),
+    check: sided((card, lexicon) => slips(card, lexicon, truthsOf(card))),
   },
   {
     id: 'sides/other-than-what',
     ...SAY.rules['sides/other-than-what'],
     source: 'common practice',
     severity: 'mend',
-    check: sided((card, lexicon) => relativeWords(card, lexicon, ['other'])),
+    check: any((card, lexicon) => relativeWords(card, lexicon, ['other'])),
   },
   {
     id: 'sides/front-back-is-set',
     ...SAY.rules['sides/front-back-is-set'],
     source: 'common practice',
     severity: 'mend',
-    check: sided((card, lexicon) => relativeWords(card, lexicon, ['front-back', 'top-bottom'])),
+    check: any((card, lexicon) => relativeWords(card, lexicon, ['front-back', 'top-bottom'])),
+  },
+  {
+    id: 'sides/even-names-both',
+    ...SAY.rules['sides/even-names-both'],
+    source: 'common practice',
+    severity: 'mend',
+    check: even(loneSides),
   },
 ]

@@ -1,3 +1,4 @@
+import type { SideRole } from '../lexicon'
 import type { SectionId } from '../../card'
 
 /** English: what the rules look at and why, and what they say of a card. */
@@ -69,12 +70,17 @@ const rules = {
     why: 'A card whose text leads the left while it says right is wrong on both halves.',
   },
   'sides/slip': {
-    looksAt: 'A hand or foot of the side that the lead rules out.',
+    looksAt:
+      'A side word that goes against the lead, the figure, the rest of the card, or another side word in its line.',
     why: 'One wrong side word in a line that is otherwise right is a slip of the tongue.',
   },
   'sides/other-than-what': {
     looksAt: 'Other, opposite and same-side with nothing to refer to.',
     why: 'The other foot is only clear after one foot was named.',
+  },
+  'sides/even-names-both': {
+    looksAt: 'A side named on an even card, with the other side nowhere near.',
+    why: 'An even pose is done once: what only the left knee is told, the right knee never hears.',
   },
   'sides/front-back-is-set': {
     looksAt: 'Front and back, top and bottom, used before a step has made them so.',
@@ -157,8 +163,40 @@ export const englishSays = {
     lead: (named: string, kept: string, word: string, led: string) =>
       `The side is named by the ${named}, and the text is kept for ${kept}, but “${word}” here makes it the ${led} side.`,
     keepFor: (side: string) => `Keep the text for ${side}`,
-    slip: (word: string, led: string) =>
-      `“${word}” does not go with the rest, where the ${led} side leads: a slip of the tongue?`,
+    slip: (word: string, why: string) =>
+      `“${word}” does not go with the rest: ${why}. A slip of the tongue?`,
+    led: (side: string) => `the ${side} side leads`,
+    shown: (what: string) => `in the figure ${what}`,
+    saidElsewhere: (line: string) => `elsewhere the card says “${line}”`,
+    pairDiffers: (words: string) =>
+      `“${words}”: this names one limb twice. One of the two is of the other side.`,
+    pairSame: (words: string) =>
+      `“${words}”: one joint stands over the next of its own side. One of the two side words is a slip.`,
+    lone: (word: string, other: string) =>
+      `The card is even, and only the ${word} is named here. Say both, or say what the ${other} does; or make the card sided.`,
+    /** Said of the side that has a role. */
+    role: {
+      front: (side: string) => `the ${side} leg is in front`,
+      back: (side: string) => `the ${side} leg is behind`,
+      'hip-forward': (side: string) => `the ${side} hip comes forward`,
+      'hip-back': (side: string) => `the ${side} hip draws back`,
+      bent: (side: string) => `the ${side} knee is the bent one`,
+      straight: (side: string) => `the ${side} leg is the straight one`,
+      out: (side: string) => `the ${side} leg is out to the side`,
+      lifted: (side: string) => `the ${side} foot is off the floor`,
+      standing: (side: string) => `the ${side} leg stands`,
+      kneeling: (side: string) => `the ${side} knee is on the floor`,
+      sole: (side: string) => `the ${side} sole is on the floor`,
+      up: (side: string) => `the ${side} arm is up`,
+      low: (side: string) => `the ${side} hand is low`,
+      behind: (side: string) => `the ${side} hand is behind`,
+      across: (side: string) => `the ${side} arm goes across`,
+      turn: (side: string) => `the chest turns to the ${side}`,
+      bend: (side: string) => `the trunk bends to the ${side}`,
+      'open-ribs': (side: string) => `the ${side} ribs open`,
+      lies: (side: string) => `one lies on the ${side} side`,
+      moves: (side: string) => `the ${side} one is moved`,
+    } satisfies Record<SideRole, (side: string) => string>,
     sayOther: (other: string) => `Say “${other}”`,
   },
   breath: {

@@ -1,4 +1,5 @@
 import type { Side } from '../../card'
+import { claimWords } from './sideClaims'
 import { leadHintsOf } from './sideLeads'
 import type { Lexicon, Relative, RelativeKind, SideWord, SilentSwap } from '../lexicon'
 
@@ -89,7 +90,8 @@ const RELATIVES: [RelativeKind, RegExp][] = [
   ['front-back', new RegExp(`\\b(?:front|back|forward|rear)\\s+(?:${LIMB})\\b`, 'gi')],
   [
     'top-bottom',
-    /\b(?:top|bottom|upper|lower|under)\s+(?:arm|hand|leg|knee|foot|hip|shoulder|ribs|elbow|side|thigh|ankle)\b/gi,
+    // An upper arm and a lower leg, lower ribs and an upper thigh are parts of the body.
+    /\b(?:(?:top|bottom|under)\s+(?:arm|hand|leg|knee|foot|hip|shoulder|ribs|elbow|side|thigh|ankle)|(?:upper|lower)\s+(?:hand|knee|foot|hip|shoulder|elbow))\b/gi,
   ],
   [
     'other',
@@ -240,10 +242,15 @@ export const englishHabits = (find: Lexicon['find']): Omit<Lexicon, 'find'> => (
   suspects: suspects(find),
   silentSwap: (text) => silentSwap(find, text),
   tellsSwap: (text) => TELLS_SWAP.test(text),
+  tellsOther: (text) =>
+    /\b(?:other|opposite|alternat\w*|each|either|both\s+sides|same\s+again|one\s+at\s+a\s+time|one\s+by\s+one|change\s+(?:sides|legs|arms)|repeat)\b/i.test(
+      text
+    ),
   relatives: (text) => relatives(find, text),
   sets,
   named: (text) => new Set(/\b(?:front|forward|back)\b/i.test(text) ? ['front-back' as const] : []),
   leadHints: leadHintsOf(find),
+  ...claimWords(find),
   onlyOneSide,
   unequalCounts,
   turnWords: turnWords(find),

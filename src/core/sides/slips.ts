@@ -1,0 +1,227 @@
+import type { Card, Found, Side } from '../card'
+import { type Lexicon, SAY, type SideRole, type SideWord } from '../language'
+import { otherSide } from './mirrorCard'
+import { type SidedLine, sidedLines } from './sidedLines'
+
+/** The side that has a role, told by something else than the words. */
+export type Truths = Partial<Record<SideRole, Side>>
+
+/** What a claim comes down to: one role that all claims like it are counted by. */
+interface Vote {
+  anchor: Anchor
+  side: Side
+}
+/** A role, or which limb is moved. */
+type Anchor = SideRole | `moves ${string}`
+const roleOf = (anchor: Anchor) => anchor.split(' ')[0] as SideRole
+
+const across: Partial<Record<SideRole, SideRole>> = {
+  back: 'front',
+  'hip-forward': 'front',
+  standing: 'lifted',
+}
+const alike: Partial<Record<SideRole, SideRole>> = { 'hip-back': 'front' }
+/** Roles that both sides can have: a claim is only held against the figure, and counts for nothing. */
+const ONLY_SHOWN: ReadonlySet<SideRole> = new Set([
+  'straight',
+  'sole',
+  'low',
+  'up',
+  'kneeling',
+  'bent',
+  'out',
+])
+/** Roles that claims alone can settle: two sides cannot both have them. */
+const LEADING_ONLY: ReadonlySet<SideRole> = new Set(['hip-forward', 'hip-back'])
+
+/** In a side bend and in a twist the arms and ribs follow the trunk. */
+const FOLLOWS: Partial<
+  Record<Card['spine'], Partial<Record<SideRole, [SideRole, 'same' | 'other']>>>
+> = {
+  side: { 'open-ribs': ['bend', 'other'], low: ['bend', 'same'], up: ['bend', 'other'] },
+  twist: { behind: ['turn', 'same'], across: ['turn', 'other'] },
+}
+
+interface Claim {
+  line: SidedLine
+  word: SideWord
+  role: SideRole
+  votes: Vote[]
+}
+
+interface Settled {
+  anchor: Anchor
+  side: Side
+  votes: number
+  /** Whether only the way out tells it. */
+  inExit: boolean
+  /** The words, or the figure, or the name of the side, that tell it best. */
+  by: 'figure' | 'lead' | Claim
+}
+
+const CHECKED = /^(?:setUp|enter|exit|alignment|mistakes|ladder|assists|otherWay)/
+
+function claimsOn(
+  card: Card,
+  lexicon: Lexicon,
+  lines: readonly SidedLine[],
+  lead: SideRole | null
+) {
+  const follows = FOLLOWS[card.spine] ?? {}
+  return lines.flatMap((line): Claim[] =>
+    lexicon.claims(line.text, line).flatMap(({ role, word, side, limb }): Claim[] => {
+      if (LEADING_ONLY.has(role) && lead !== 'front') return []
+      const votes: Vote[] = []
+      const other = across[role]
+      const same = alike[role]
+      if (other) votes.push({ anchor: other, side: otherSide(side) })
+      else votes.push({ anchor: limb ? `moves ${limb}` : (same ?? role), side })
+      const follow = role === 'lies' && card.base !== 'side-lying' ? undefined : follows[role]
+      if (follow)
+        votes.push({ anchor: follow[0], side: follow[1] === 'same' ? side : otherSide(side) })
+      return [{ line, word, role, votes }]
+    })
+  )
+}
+
+const LEAD_VOTES = 2
+const FIGURE_VOTES = 3
+
+/** Which side has each role, by what the figure shows, the lead, and most of the words. */
+function settle(
+  card: Card,
+  lead: SideRole | null,
+  truths: Truths,
+  claims: readonly Claim[]
+): Map<Anchor, Settled> {
+  const count = new Map<Anchor, Record<Side, number>>()
+  const first = new Map<string, Settled['by']>()
+  const add = (anchor: Anchor, side: Side, votes: number, by: Settled['by']) => {
+    const now = count.get(anchor) ?? { left: 0, right: 0 }
+    now[side] += votes
+    count.set(anchor, now)
+    if (!first.has(`${anchor} ${side}`)) first.set(`${anchor} ${side}`, by)
+  }
+  for (const [role, side] of Object.entries(truths) as [SideRole, Side][])
+    // In front, the figure tells less than the name of the side: feet apart turn.
+    if (role !== lead && !(role === 'front' && lead)) add(role, side, FIGURE_VOTES, 'figure')
+  if (lead) {
+    const anchor = across[lead] ?? lead
+    const side = across[lead] ? otherSide(card.writtenFor) : card.writtenFor
+    add(anchor, side, LEAD_VOTES, 'lead')
+  }
+  for (const claim of claims)
+    for (const { anchor, side } of claim.votes) add(anchor, side, 1, claim)
+  const settled = new Map<Anchor, Settled>()
+  for (const [anchor, votes] of count) {
+    const side: Side = votes.left > votes.right ? 'left' : 'right'
+    const by = first.get(`${anchor} ${side}`)!
+    const inExit = typeof by === 'object' && by.line.place === 'exit'
+    settled.set(anchor, { anchor, side, votes: votes[side], inExit, by })
+  }
+  return settled
+}
+
+function against(claim: Claim, settled: Map<Anchor, Settled>, all: readonly Claim[]) {
+  for (const { anchor, side } of claim.votes) {
+    const known = settled.get(anchor)
+    if (!known || known.side === side) continue
+    const own = all.filter((each) =>
+      each.votes.some((vote) => vote.anchor === anchor && vote.side === side)
+    ).length
+    // Both sides can be bent, up, or on the floor: only what is drawn, or said three times over, rules it out.
+    const shown = known.by === 'figure' || known.by === 'lead'
+    const undone = claim.role === 'moves' && claim.line.place === 'exit'
+    const enough = undone
+      ? own === 1 && known.votes >= 1 && !known.inExit
+      : claim.role === 'moves'
+        ? known.votes >= 3 && own === 1
+        : ONLY_SHOWN.has(roleOf(anchor))
+          ? shown || (known.votes >= 3 && own === 1)
+          : known.votes >= 2 && known.votes > own
+    if (enough) return known
+  }
+  return null
+}
+
+const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
+
+/** What a slip is told with, and the other word offered. */
+function told({ line, word }: Claim, { anchor, side, by }: Settled): Found {
+  const written = wordIn(line.text, word)
+  const why =
+    by === 'figure'
+      ? SAY.sides.shown(SAY.sides.role[roleOf(anchor)](side))
+      : by === 'lead'
+        ? SAY.sides.led(side)
+        : SAY.sides.saidElsewhere(by.line.text)
+  return {
+    where: line.where,
+    message: SAY.sides.slip(written, why),
+    fix: {
+      label: SAY.sides.sayOther(word.other),
+      patches: [
+        {
+          path: line.where,
+          value: line.text.slice(0, word.start) + word.other + line.text.slice(word.end),
+        },
+      ],
+    },
+  }
+}
+
+/** Lines whose side word goes against the rest of the card, its lead or its figure. */
+export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
+  const lead = lexicon.namedRole(card.sideNamedBy)
+  const lines = sidedLines(card).filter(({ where }) => CHECKED.test(where))
+  const found: Found[] = []
+  // The other way of a twist turns the trunk, not the legs.
+  const [there, way] = [
+    lines.filter(({ field }) => field !== 'otherWay'),
+    lines.filter(({ field }) => field === 'otherWay'),
+  ]
+  const claims = claimsOn(card, lexicon, there, lead)
+  const settled = settle(card, lead, truths, claims)
+  for (const claim of claims) {
+    const known = against(claim, settled, claims)
+    if (known) found.push(told(claim, known))
+  }
+  const turn = settled.get('turn')
+  if (turn) {
+    const turned = claimsOn(card, lexicon, way, lead).map((claim) => ({
+      ...claim,
+      votes: claim.votes.filter(({ anchor }) => anchor === 'turn'),
+    }))
+    const back = new Map<Anchor, Settled>([['turn', { ...turn, side: otherSide(turn.side) }]])
+    for (const claim of turned) {
+      const known = against(claim, back, turned)
+      if (known) found.push(told(claim, known))
+    }
+  }
+  return found.filter(
+    (each, i) =>
+      found.findIndex(
+        ({ where, fix }) =>
+          where === each.where &&
+          fix!.patches[0] &&
+          JSON.stringify(fix) === JSON.stringify(each.fix)
+      ) === i
+  )
+}
+
+/** Two side words of one line that cannot both be right. */
+export function pairSlips(card: Card, lexicon: Lexicon): Found[] {
+  // The other way of a twist leaves the legs as they are: an arm may come to the knee of its side.
+  const lines = sidedLines(card).filter(({ field }) => field !== 'otherWay')
+  return lines.flatMap(({ where, text }) =>
+    lexicon.pairs(text, card).flatMap(({ must, words: [a, b], told: words }): Found[] => {
+      if ((a.side === b.side) === (must === 'same')) return []
+      return [
+        {
+          where,
+          message: must === 'same' ? SAY.sides.pairSame(words) : SAY.sides.pairDiffers(words),
+        },
+      ]
+    })
+  )
+}
