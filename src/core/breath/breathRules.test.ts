@@ -181,12 +181,12 @@ describe('a count says what it counts', () => {
 })
 
 test('a step that takes too long to say tells by how much, and what can go', () => {
-  const card = enter(['in', 'Step the right leg out to the side, foot flat.'])
+  const card = enter(['in', 'Step the right leg out to the side, with ease.'])
   expect(found(card)).toMatchObject([
     {
       rule: 'breath/said-within-the-breath',
       message:
-        'Takes 5 s to say and the in-breath lasts 4 s: 1 s over, about 2 words. Leave out “foot flat”.',
+        'Takes 5 s to say and the in-breath lasts 4 s: 1 s over, about 2 words. Leave out “with ease”.',
     },
   ])
   expect(mended(card).enter[0]!.text).toBe('Step the right leg out to the side.')
@@ -222,4 +222,96 @@ test('a moving card says which steps it repeats, and how often only once', () =>
     enter: moving.enter.map((step) => ({ ...step, cycle: true as const, repeat: 6 })),
   }
   expect(new Set(rules(twice))).toEqual(new Set(['cycle-counts-once']))
+})
+
+describe('two movements in one breath', () => {
+  test.each([
+    'Bend the knees and sweep the arms up.',
+    'Set the right hand down and lift the left leg.',
+    'Straighten the legs and raise the arms.',
+    'Step the left foot back and raise the arms.',
+    'Lower the arms and bend the right knee.',
+    'Cross the right leg over and clasp the left elbow.',
+    'Turn the toes out and reach the arms wide.',
+    'Lift the heels and drop the chin.',
+    'Place the hands on the floor and then step the feet back.',
+    'Draw the knee in and wrap the arms round it.',
+  ])('“%s” has two', (text) => {
+    const told = (['in', 'out'] as const).map((breath) => rules(enter([breath, text])))
+    expect(told.every((each) => each.includes('one-movement-a-phase'))).toBe(true)
+  })
+
+  test.each([
+    'Lift the left arm and grow tall.',
+    'Lift the arms and bring the palms together.',
+    'Bend the knees and lower the hips.',
+    'Step the left foot back and set the heel down.',
+    'Lengthen the neck and lift the crown.',
+    'Press the hands and feet into the floor.',
+    'Spread the fingers and press the palms.',
+    'Stretch the arms and legs long.',
+    'Lift the chest and the arms.',
+    'Reach the arms up and back.',
+  ])('“%s” has one', (text) => {
+    const told = (['in', 'out'] as const).map((breath) => rules(enter([breath, text])))
+    expect(told.some((each) => !each.includes('one-movement-a-phase'))).toBe(true)
+  })
+})
+
+describe('a breath that is held in words', () => {
+  const first = (text: string) => enter(['free', text])
+  test.each([
+    'Hold the breath in here.',
+    'Keep the breath in for a moment.',
+    'Retain your breath at the top.',
+    'Hold the breath out, belly in.',
+    'Hold your inhale and look up.',
+    'Pause the breath, then lower.',
+    'The breath is held while the hips lift.',
+    'Suspend the breath.',
+  ])('“%s” is told where the school does not hold', (text) => {
+    expect(rules(first(text))).toContain('no-hold')
+    expect(
+      found(first(text), { ...DEFAULT_SCHOOL, retention: true }).map(({ rule }) => rule)
+    ).not.toContain('breath/no-hold')
+  })
+
+  test.each([
+    'Do not hold the breath.',
+    'Never hold your breath here.',
+    'Stay without holding the breath.',
+    'Keep the breath even.',
+    'Keep the breath moving.',
+    'Hold the pose and breathe.',
+    'If you hold the breath, come out.',
+    'Hold the strap and breathe in.',
+    'Watch the breath go in and out.',
+  ])('“%s” holds none', (text) => {
+    expect(rules(first(text))).not.toContain('no-hold')
+  })
+})
+
+test.each([
+  'Fold the blanket.',
+  'Fold the hands at the chest.',
+  'Fold the right heel in beside the hip.',
+  'Bow the arms in front of you.',
+  'Bow the head.',
+  'Round the arms as if round a ball.',
+  'Curl the toes under.',
+  'Curl the fingers.',
+  'Fold the end of the mat over.',
+  'Fold the arms.',
+])('“%s” is no forward fold', (text) => {
+  expect(rules(enter(['in', text]))).not.toContain('fold-on-out')
+})
+
+test.each([
+  'Fold forward.',
+  'Fold over the legs.',
+  'Bow to the floor.',
+  'Round the back.',
+  'Curl in.',
+])('“%s” is one', (text) => {
+  expect(rules(enter(['in', text]))).toContain('fold-on-out')
 })

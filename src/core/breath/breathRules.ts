@@ -158,13 +158,8 @@ function twoMovements(card: Card, words: BreathWords): Found[] {
       (then !== null && all.some((each) => each.at < then) && all.some((each) => each.at > then)
         ? all.find((each) => each.at > then)
         : undefined)
-    if (!first || !other) return []
-    return [
-      {
-        where,
-        message: SAY.breath.two(breath, first.word, other.word),
-      },
-    ]
+    const two = first && other ? [first.word, other.word] : words.twoLimbs(text)
+    return two ? [{ where, message: SAY.breath.two(breath, two[0]!, two[1]!) }] : []
   })
 }
 
@@ -183,10 +178,17 @@ function holds(card: Card, school: School): Found[] {
         ]
       : []
   )
+  const words = wordsOf(card)
+  const said = spokenLines(card).flatMap(({ where, text, breath }) => {
+    if (breath === 'hold-in' || breath === 'hold-out') return []
+    const told = words?.holdsBreath(text)
+    return told ? [{ where, message: SAY.breath.saidHeld(told) }] : []
+  })
   const held = partsOf(card, isHold).map(({ path }) => path.replace(/\.[^.]+$/, ''))
   const paces = [...new Set(held)].map((where) => [where, valueAt(card, where) as Pace] as const)
   return [
     ...steps,
+    ...said,
     ...paces.map(([where, { in: inward, out }]) => ({
       where,
       message: SAY.breath.paceHeld,

@@ -62,7 +62,7 @@ export interface Fit extends Spoken {
   over: number
   /** By how many words it is over, rounded up; 0 when it fits. */
   overWords: number
-  /** What to leave out; null when it fits, or when it has nothing that can go. */
+  /** What to leave out; null when it fits, or when all of it tells something to do. */
   cut: Cut | null
 }
 
@@ -87,12 +87,12 @@ function cutFrom(text: string, language: string, fits: (text: string) => boolean
   })
   const single = clauses
     .map(({ start, end: stop }) => without(start, stop))
-    .filter((cut) => fits(cut.left))
+    .filter((cut) => speech.canGo(cut.clause) && fits(cut.left))
     .sort((a, b) => a.clause.length - b.clause.length)
   if (single[0]) return single[0]
   for (const { start } of clauses.toReversed()) {
     const cut = without(start, body.length)
-    if (fits(cut.left)) return cut
+    if (speech.canGo(cut.clause) && fits(cut.left)) return cut
   }
   return null
 }

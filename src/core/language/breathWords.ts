@@ -23,6 +23,10 @@ export interface BreathWords {
   lengthens: (text: string) => boolean
   /** Where a line goes on to a second thing to do. */
   thenAt: (text: string) => number | null
+  /** Two movements of different limbs, one after the other; null when there are not two. */
+  twoLimbs: (text: string) => [first: string, second: string] | null
+  /** The words by which a line holds the breath, whatever its own breath is; empty when it does not. */
+  holdsBreath: (text: string) => string
   /** A count that does not say what is counted; empty when there is none. */
   countIn: (text: string) => string
   /** The unit that is offered for such a count. */
@@ -38,4 +42,6 @@ export interface SpeechWords {
   syllablesAWord: number
   /** Where one could stop speaking. */
   clauses: RegExp
+  /** Whether a clause only says how: it can be left unsaid, and nothing that is done is lost. */
+  canGo: (clause: string) => boolean
 }

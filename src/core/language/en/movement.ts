@@ -11,10 +11,13 @@ const LIMB =
 const MINE =
   '(?:(?:the|your|both|one|left|right|\\{left\\}|\\{right\\}|front|back|top|bottom)\\s+)*'
 
+/** What is folded, bowed or rounded without folding the trunk: a limb, the head, a thing. */
+const NO_TRUNK = `(?!\\s+${MINE}(?:a\\s+|an\\s+)?(?:\\w+\\s+)?(?:${LIMB}|blankets?|towels?|mats?|straps?|cloths?|pads?|bolsters?|sheets?|corners?|edges?|ends?|lips|tongue|brow)\\b)`
+
 /** Forms of the verbs, with the movement each names. The first that fits at a place counts. */
 const VERBS: [kind: MovementKind, phase: 'in' | 'out', pattern: string][] = [
-  ['fold', 'out', 'fold(?:s|ing)?(?!ed)\\b(?!\\s+(?:mat|blanket))'],
-  ['fold', 'out', '(?:bow|round|curl|hinge|dive)(?:s|ing)?\\b(?!\\s+up)'],
+  ['fold', 'out', `fold(?:s|ing)?(?!ed)\\b(?!\\s+(?:mat|blanket))${NO_TRUNK}`],
+  ['fold', 'out', `(?:bow|round|curl|hinge|dive)(?:s|ing)?\\b(?!\\s+up)${NO_TRUNK}`],
   ['fold', 'out', '(?:bend|lean|tip|hang)(?:s|ing)?\\s+(?:forward|over|down)\\b'],
   ['turn', 'out', '(?:twist|revolve|rotate)(?:s|ing)?\\b'],
   ['turn', 'out', `turn(?:s|ing)?\\b(?!\\s+${MINE}${LIMB}\\b)`],
@@ -71,6 +74,59 @@ function movementsIn(text: string): Movement[] {
   return found.sort((a, b) => a.at - b.at)
 }
 
+const PARTS_OF = {
+  arms: 'arms?|hands?|elbows?|forearms?|palms?|fingers|fingertips|wrists?|thumbs?|shoulders?',
+  legs: 'legs?|knees?|foot|feet|heels?|toes?|shins?|thighs?|ankles?|soles?',
+  head: 'head|chin|gaze|eyes|face|neck',
+}
+const MOVES =
+  '(?:step|lift|raise|lower|bend|straighten|reach|sweep|float|stretch|extend|turn|roll|slide|swing|bring|place|set|draw|drop|cross|open|close|spread|hug|clasp|point|tuck|circle|hook|wrap|thread|walk|take|move|push|pull|tip|tilt|release|interlace|rotate|lengthen|unfold|tap|shift|hold|catch)'
+const OF_LIMB = (parts: string) =>
+  new RegExp(`\\b${MOVES}\\s+(?:\\w+\\s+){0,3}?(?:${parts})\\b`, 'i')
+const LIMBS = Object.entries(PARTS_OF).map(([kind, parts]) => ({ kind, moves: OF_LIMB(parts) }))
+const AND_MOVES = new RegExp(
+  `\\s(?:and|while\\s+you|as\\s+you)\\s+(?=(?:then\\s+|slowly\\s+|gently\\s+)?(${MOVES})\\b)`,
+  'gi'
+)
+
+/** The limb that an instruction moves first, with its words. */
+function limbMoved(text: string): { kind: string; words: string } | null {
+  const found = LIMBS.flatMap(({ kind, moves }) => {
+    const match = moves.exec(text)
+    return match
+      ? [{ kind, words: match[0], at: match.index, end: match.index + match[0].length }]
+      : []
+  })
+  return found.sort((a, b) => a.end - b.end)[0] ?? null
+}
+
+function twoLimbs(text: string): [string, string] | null {
+  for (const match of text.matchAll(AND_MOVES)) {
+    const first = limbMoved(text.slice(0, match.index))
+    const rest = text
+      .slice(match.index + match[0].length)
+      .split(/[.;:!?]/)[0]!
+      .replace(/^(?:(?:then|slowly|gently)\s+)+/i, '')
+    const second = limbMoved(rest)
+    // "Lift the arms and bring the palms together" goes on with the same limb.
+    if (first && second && first.kind !== second.kind && rest.startsWith(second.words))
+      return [first.words, second.words]
+  }
+  return null
+}
+
+const HOLDS_BREATH =
+  /\b(?:hold|holding|holds|keep|keeping|retain|retaining|suspend|suspending|stop|stopping|pause|pausing|trap|lock|locking)\s+(?:on\s+to\s+)?(?:the|your|that|this|a|each|every)\s+(?:full\s+|empty\s+|in-?\s?|out-?\s?|whole\s+|last\s+)?(?:breath|inhale|exhale|inhalation|exhalation|air)\b(?!\s+(?:even|steady|smooth|long|slow|soft|calm|moving|flowing|free|quiet|easy|going|deep|low|light|regular|natural|in\s+(?:your\s+|the\s+)?mind|at\s+ease|count))|\bhold\s+(?:it\s+)?(?:in|out)\s+for\b|\bbreath\s+(?:is\s+|stays\s+|remains\s+|being\s+)?held\b|\bbreath\s+retention\b|\bretention\b|\bstay\s+(?:full|empty)\b|\bhold\s+(?:full|empty)\b|\b(?:lungs?|chest)\s+(?:held\s+)?(?:full|empty)\s+for\b/i
+const NOT_HELD =
+  /\b(?:not|never|don['’]t|without|instead\s+of|rather\s+than|no|avoid|stop|stops|if\s+you|when\s+you|do\s+you|people|tends?\s+to|catches|is)\s+(?:\w+\s+){0,2}?$/i
+
+function holdsBreath(text: string): string {
+  const match = HOLDS_BREATH.exec(text)
+  if (!match) return ''
+  // "Stop holding the breath", "without holding the breath".
+  return NOT_HELD.test(text.slice(0, match.index)) ? '' : match[0]
+}
+
 const SPOKEN_IN = /\b(?:breathe|breathing|breath)\s+in\b|\binhal(?:e|es|ing|ation)\b|\bin-breath\b/i
 const SPOKEN_OUT =
   /\b(?:breathe|breathing|breath)\s+out\b|\bexhal(?:e|es|ing|ation)\b|\bout-breath\b/i
@@ -111,7 +167,14 @@ function countIn(text: string): string {
 /** Which breath English words ask for, and how English counts. */
 export const englishBreath: BreathWords = {
   movements: movementsIn,
-  named: (text) => {
+  named: (spoken) => {
+    const held = HOLDS_BREATH.exec(spoken)
+    const text = held
+      ? spoken.replace(
+          /\b(?:hold\w*|keep\w*|retain\w*)\s+(?:the|your)\s+breath\s+(?:in|out)\b/i,
+          ''
+        )
+      : spoken
     const [inward, out] = [SPOKEN_IN.test(text), SPOKEN_OUT.test(text)]
     return inward && out ? 'both' : inward ? 'in' : out ? 'out' : null
   },
@@ -120,6 +183,8 @@ export const englishBreath: BreathWords = {
   turnsTrunk: (text) => TRUNK_TURN.test(text) && !TURNS_BACK.test(text),
   lengthens: (text) => LENGTHENS.test(text),
   thenAt: (text) => THEN.exec(text)?.index ?? null,
+  twoLimbs,
+  holdsBreath,
   countIn,
   unitAfter: 'breaths',
 }

@@ -207,6 +207,8 @@ export const englishSays = {
       `The cycle ends and begins on ${phase}: going round, two of them follow each other.`,
     fold: (word: string, phase: string) =>
       `“${word}” folds the body on ${phase}: the lungs fill against it. A fold goes with an out.`,
+    saidHeld: (words: string) =>
+      `“${words}”: the line holds the breath, and the school does not. Say it without, or allow retention on the school’s page.`,
     makeOut: 'Make it out',
     turnBefore:
       'This step turns, and no in-breath that lengthens stands right before it: a rounded spine turns from one place only. Put one before it, such as “Grow tall.”',
