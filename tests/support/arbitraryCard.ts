@@ -73,13 +73,26 @@ const id = fc.stringMatching(/^[a-z][a-z0-9]{0,4}(-[a-z0-9]{1,3})?$/)
 const breath = fc.constantFrom(...BREATHS)
 const on = fc.constantFrom(...ON)
 const pace = fc.record({ in: number, out: number, holdIn: maybe(number), holdOut: maybe(number) })
-const stay = fc.record({
-  breaths: maybe(number),
-  seconds: maybe(fc.tuple(number, number).map((pair) => pair.sort((a, b) => a - b))),
-  repeats: fc.integer({ min: 1, max: 20 }),
-  restBetween: maybe(fc.record({ breaths: number })),
-  pace: maybe(pace),
-})
+const stay = fc
+  .record({
+    breaths: maybe(number),
+    seconds: maybe(fc.tuple(number, number).map((pair) => pair.sort((a, b) => a - b))),
+    repeats: fc.integer({ min: 1, max: 20 }),
+    restBetween: maybe(fc.record({ breaths: number })),
+    pace: maybe(pace),
+    more: fc.record({
+      breaths: maybe(fc.integer({ min: 1, max: 9 })),
+      repeats: maybe(fc.integer({ min: 1, max: 9 })),
+    }),
+  })
+  .map(({ more, ...one }) => ({
+    ...one,
+    breathsMost:
+      one.breaths === undefined || more.breaths === undefined
+        ? undefined
+        : one.breaths + more.breaths,
+    repeatsMost: more.repeats === undefined ? undefined : one.repeats + more.repeats,
+  }))
 const figure = maybe(fc.dictionary(id, fc.oneof(number, text), { maxKeys: 3, minKeys: 1 }))
 const step = fc.record({
   id,

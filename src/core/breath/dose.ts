@@ -21,12 +21,28 @@ export const breathsAMinute = (pace: Pace): number => 60 / breathSeconds(pace)
 export const secondsOfBreaths = (breaths: number, pace: Pace): number =>
   tidySeconds(breaths * breathSeconds(pace))
 
+const middle = (least: number, most = least): number => (least + most) / 2
+
+/** Breaths of one repeat; the middle of a range. Undefined when breaths are not counted. */
+export const breathsOnce = ({ breaths, breathsMost }: Stay): number | undefined =>
+  breaths === undefined ? undefined : middle(breaths, breathsMost)
+
+/** How often a stay, or the cycle of a moving card, is done; the middle of a range. */
+export const repeatsOf = ({ repeats, repeatsMost }: Stay): number => middle(repeats, repeatsMost)
+
+/** Whether a time worked out from the stay stands for the middle of a range. */
+export const isMiddle = ({ breathsMost, repeatsMost, seconds, breaths }: Stay): boolean =>
+  breathsMost !== undefined ||
+  repeatsMost !== undefined ||
+  (breaths === undefined && seconds !== undefined && seconds[0] < seconds[1])
+
 /**
- * How long one repeat of a stay lasts: its breaths at the pace, else the middle of its seconds.
+ * How long one repeat of a stay lasts: its breaths at the pace, else its seconds; of a range the middle.
  * @returns seconds; 0 when the stay gives neither
  */
 export function staySecondsOnce(stay: Stay, pace: Pace): number {
-  if (stay.breaths !== undefined) return secondsOfBreaths(stay.breaths, pace)
+  const breaths = breathsOnce(stay)
+  if (breaths !== undefined) return secondsOfBreaths(breaths, pace)
   return stay.seconds ? tidySeconds((stay.seconds[0] + stay.seconds[1]) / 2) : 0
 }
 
@@ -37,5 +53,6 @@ export function staySecondsOnce(stay: Stay, pace: Pace): number {
  */
 export function staySeconds(stay: Stay, pace: Pace): number {
   const rest = stay.restBetween ? secondsOfBreaths(stay.restBetween.breaths, pace) : 0
-  return tidySeconds(staySecondsOnce(stay, pace) * stay.repeats + rest * (stay.repeats - 1))
+  const repeats = repeatsOf(stay)
+  return tidySeconds(staySecondsOnce(stay, pace) * repeats + rest * (repeats - 1))
 }

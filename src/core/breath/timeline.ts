@@ -8,7 +8,15 @@ import {
   stepLists,
 } from '../card'
 import { atRung } from '../ladder'
-import { breathSeconds, secondsOfBreaths, staySeconds, staySecondsOnce, tidySeconds } from './dose'
+import {
+  breathsOnce,
+  breathSeconds,
+  repeatsOf,
+  secondsOfBreaths,
+  staySeconds,
+  staySecondsOnce,
+  tidySeconds,
+} from './dose'
 import { paceOf, phaseSeconds } from './phase'
 
 /** A stretch of one pass through the pose. */
@@ -43,7 +51,7 @@ export interface CardTime {
 
 /** How often a step of the card is done: as often as it says, and with the cycle it is in. */
 export function timesOf(card: Pick<Card, 'manner' | 'stay'>, step: Step): number {
-  const rounds = card.manner === 'moving' && step.cycle ? card.stay.repeats : 1
+  const rounds = card.manner === 'moving' && step.cycle ? repeatsOf(card.stay) : 1
   return (step.repeat ?? 1) * rounds
 }
 
@@ -67,7 +75,7 @@ export function timelineOf(card: Card, school: Pick<School, 'pace'>): Passage[] 
       where: 'stay',
       breath: card.stay.breaths === undefined ? 'free' : 'breaths',
       seconds,
-      times: card.stay.repeats,
+      times: repeatsOf(card.stay),
       cycle: false,
     })
   }
@@ -154,39 +162,99 @@ function breathsDrawn(
     at = tidySeconds(at + seconds)
   }
   const rest = stay.restBetween ? secondsOfBreaths(stay.restBetween.breaths, pace) : 0
-  for (let repeat = 0; repeat < stay.repeats; repeat += 1) {
+  const repeats = repeatsOf(stay)
+  for (let repeat = 0; repeat < Math.floor(repeats); repeat += 1) {
     if (repeat > 0 && rest > 0) add('free', rest)
-    const whole = Math.floor(stay.breaths!)
+    const whole = Math.floor(breathsOnce(stay)!)
     for (let i = 0; i < whole; i += 1)
       for (const [breath, seconds] of phases) if (seconds) add(breath, seconds)
     const part = tidySeconds(staySecondsOnce(stay, pace) - whole * breathSeconds(pace))
     if (part > 0) add('free', part)
   }
+  // Half a repeat, of a range with an odd middle.
+  const left = tidySeconds(from + staySeconds(stay, pace) - at)
+  if (left > 0) add('free', left)
+  return drawn
+}
+
+/** Passages of the cycle that follow each other, as they are gone through: round by round. */
+function rounds(cycle: readonly Passage[], many: number): RibbonStretch[] {
+  const { at: from, where, part } = cycle[0]!
+  const whole = cycle.reduce((sum, { seconds }) => sum + seconds, 0)
+  if (many > MOST_DRAWN) return [{ where, part, breath: 'free', at: from, seconds: whole }]
+  const drawn: RibbonStretch[] = []
+  let at = from
+  const count = Math.max(1, Math.round(many))
+  for (let round = 0; round < count; round += 1)
+    for (const passage of cycle) {
+      const each = Math.max(1, Math.round(passage.times / many))
+      const seconds = tidySeconds(passage.seconds / count / each)
+      for (let i = 0; i < each; i += 1) {
+        drawn.push({
+          where: passage.where,
+          part: passage.part,
+          breath: passage.breath as Breath,
+          at,
+          seconds,
+        })
+        at = tidySeconds(at + seconds)
+      }
+    }
   return drawn
 }
 
 /**
- * One pass as it is drawn to scale: each phase apart, a stay breath by breath as long as it has
- * no more than 24 of them.
+ * One pass as it is drawn to scale: each phase apart, the cycle of a moving card round by round,
+ * a stay breath by breath as long as it has no more than 24 of them.
  */
 export function ribbonOf(card: Card, school: Pick<School, 'pace'>): RibbonStretch[] {
   const pace = paceOf(card, school)
-  return timelineOf(card, school).flatMap((passage): RibbonStretch[] => {
+  const repeats = repeatsOf(card.stay)
+  const drawn: RibbonStretch[] = []
+  let cycle: Passage[] = []
+  const close = () => {
+    if (cycle.length > 0) drawn.push(...rounds(cycle, repeats))
+    cycle = []
+  }
+  for (const passage of timelineOf(card, school)) {
     const { where, part, at, seconds, times } = passage
+    if (passage.cycle) {
+      if (cycle.length > 0 && cycle[0]!.part !== part) close()
+      cycle.push(passage)
+      continue
+    }
+    close()
     if (passage.breath === 'breaths') {
-      if (card.stay.breaths! * card.stay.repeats > MOST_DRAWN)
-        return [{ where, part, breath: 'free', at, seconds }]
-      return breathsDrawn(card.stay, pace, at).map((each) => ({ where, part, ...each }))
+      if (breathsOnce(card.stay)! * repeats > MOST_DRAWN)
+        drawn.push({ where, part, breath: 'free', at, seconds })
+      else
+        drawn.push(...breathsDrawn(card.stay, pace, at).map((each) => ({ where, part, ...each })))
+      continue
     }
     const { breath } = passage
-    if (part === 'stay' || times > MOST_DRAWN) return [{ where, part, breath, at, seconds }]
-    const once = seconds / times
-    return Array.from({ length: times }, (_, i) => ({
-      where,
-      part,
-      breath,
-      at: tidySeconds(at + i * once),
-      seconds: tidySeconds(once),
-    }))
-  })
+    const whole = part === 'stay' || times > MOST_DRAWN ? 1 : times
+    const once = seconds / whole
+    for (let i = 0; i < whole; i += 1)
+      drawn.push({
+        where,
+        part,
+        breath,
+        at: tidySeconds(at + i * once),
+        seconds: tidySeconds(once),
+      })
+  }
+  close()
+  return drawn
+}
+
+/**
+ * What the count of a moving card multiplies: the steps of its cycle, and its stay when it has
+ * one. Null where there is nothing to tell.
+ */
+export function multiplied(card: Card): { rounds: number; steps: number[]; stay: boolean } | null {
+  if (card.manner !== 'moving' || repeatsOf(card.stay) <= 1) return null
+  const steps = card.enter.flatMap((step, i) => (step.cycle ? [i + 1] : []))
+  if (steps.length === 0) return null
+  const stay = card.stay.breaths !== undefined || card.stay.seconds !== undefined
+  return { rounds: card.stay.repeats, steps, stay }
 }

@@ -106,16 +106,35 @@ export const Pace = z.strictObject({
   holdOut: seconds.optional(),
 })
 
+const atLeast = (least: unknown, most: unknown) =>
+  typeof least !== 'number' || typeof most !== 'number' || most > least
+
 export const Stay = part('stay', {
   breaths: breathCount.optional(),
+  /** With `breaths`, a range: 8 to 10 breaths. */
+  breathsMost: breathCount.optional(),
   seconds: z
     .tuple([seconds, seconds], { error: 'should be two numbers: the least and the most seconds' })
     .refine(([least, most]) => least <= most, { error: 'should give the smaller number first' })
     .optional(),
   repeats: repeats.default(1),
+  /** With `repeats`, a range: 3 to 5 times. */
+  repeatsMost: repeats.optional(),
   restBetween: z.strictObject({ breaths: breathCount }).optional(),
   pace: Pace.optional(),
 })
+  .refine(({ breaths, breathsMost }) => breathsMost === undefined || breaths !== undefined, {
+    error: 'should come with `breaths`, the smaller number',
+    path: ['breathsMost'],
+  })
+  .refine(({ breaths, breathsMost }) => atLeast(breaths, breathsMost), {
+    error: 'should be more than `breaths`',
+    path: ['breathsMost'],
+  })
+  .refine(({ repeats, repeatsMost }) => atLeast(repeats, repeatsMost), {
+    error: 'should be more than `repeats`',
+    path: ['repeatsMost'],
+  })
 
 export const Step = part('step', {
   id: partId,

@@ -4,6 +4,7 @@ import {
   passSeconds,
   phaseSeconds,
   ribbonOf,
+  stayNotes,
   timeOf,
   timesOf,
 } from '../breath'
@@ -226,8 +227,14 @@ const stay: Lay = (of) => {
   const { parts } = drawnRibbon(ribbon, { length: 1, breadth: 1 })
   const passed = parts.map(({ part, seconds }) => ({ part: labels.passes[part] ?? part, seconds }))
   const pace = labels.sheet.paced(paceOf(card, school))
+  const more = [time, ...stayNotes(card, labels)].filter(Boolean)
   return [
-    ...list(item([ink([told, pace].filter(Boolean).join(' · '))], time ? [ink(time)] : [])),
+    ...list(
+      item(
+        [ink([told, pace].filter(Boolean).join(' · '))],
+        more.map((each) => ink(each))
+      )
+    ),
     ...(passSeconds(card, school) > 0
       ? [{ kind: 'ribbon' as const, ribbon, told: labels.sheet.oneSide(passed) }]
       : []),

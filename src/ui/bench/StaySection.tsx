@@ -2,13 +2,23 @@
 
 import { LABELS } from '@/core/language'
 import { NumberInput, SimpleGrid, Text } from '@mantine/core'
-import { cuesWithin, paceOf, speechSeconds, staySeconds, staySecondsOnce } from '@/core/breath'
+import {
+  cuesWithin,
+  paceOf,
+  speechSeconds,
+  stayNotes,
+  staySeconds,
+  staySecondsOnce,
+} from '@/core/breath'
 import { useCallback } from 'react'
 import type { Card, Pace, School, Stay } from '@/core/card'
 import { useSchool } from '../shared/school'
 import { useBench, useBenchStore, useDerived } from './store'
 
 const count = (value: string | number) => (typeof value === 'number' ? value : undefined)
+/** The larger number of a range; none when it is not larger. */
+const over = (least: number | undefined, most: number | undefined) =>
+  least !== undefined && most !== undefined && most > least ? most : undefined
 
 /** How long the pose is held, in breaths or in seconds, and at what pace. */
 export function StayForm({ stay, path }: { stay: Stay; path: string }) {
@@ -43,13 +53,24 @@ export function StayForm({ stay, path }: { stay: Stay; path: string }) {
   }
   return (
     <>
-      <SimpleGrid cols={{ base: 2, sm: 5 }} spacing="sm">
+      <SimpleGrid cols={{ base: 2, sm: 4 }} spacing="sm">
         <NumberInput
           label="Breaths"
           min={1}
           max={1000}
           value={stay.breaths ?? ''}
-          onChange={(value) => set({ breaths: count(value) })}
+          onChange={(value) => {
+            const breaths = count(value)
+            set({ breaths, breathsMost: over(breaths, stay.breathsMost) })
+          }}
+        />
+        <NumberInput
+          label="to, at most"
+          min={1}
+          max={1000}
+          disabled={stay.breaths === undefined}
+          value={stay.breathsMost ?? ''}
+          onChange={(value) => set({ breathsMost: over(stay.breaths, count(value)) })}
         />
         <NumberInput
           label="Seconds, least"
@@ -71,7 +92,18 @@ export function StayForm({ stay, path }: { stay: Stay; path: string }) {
           max={200}
           allowDecimal={false}
           value={stay.repeats}
-          onChange={(value) => set({ repeats: count(value) || 1 })}
+          onChange={(value) => {
+            const repeats = count(value) || 1
+            set({ repeats, repeatsMost: over(repeats, stay.repeatsMost) })
+          }}
+        />
+        <NumberInput
+          label="to, at most times"
+          min={1}
+          max={200}
+          allowDecimal={false}
+          value={stay.repeatsMost ?? ''}
+          onChange={(value) => set({ repeatsMost: over(stay.repeats, count(value)) })}
         />
         <NumberInput
           label="Rest between, breaths"
@@ -129,6 +161,7 @@ function stayTimes(card: Card, school: School) {
     once,
     whole: staySeconds(card.stay, pace),
     repeats: card.stay.repeats,
+    notes: stayNotes(card, LABELS),
     cues: cues.length,
     said: cues.reduce((sum, cue) => sum + speechSeconds(cue, school.speechRate, card.language), 0),
     fits: cuesWithin(cues, once, school.speechRate, card.language),
@@ -138,15 +171,18 @@ function stayTimes(card: Card, school: School) {
 /** How long the stay is, and how many of the cues can be said in it. */
 function StayTime() {
   const school = useSchool()
-  const { once, whole, repeats, cues, said, fits } = useDerived(
+  const { once, whole, repeats, notes, cues, said, fits } = useDerived(
     useCallback((card: Card) => stayTimes(card, school), [school])
   )
-  if (once === 0) return null
+  if (once === 0 && notes.length === 0) return null
   return (
     <Text size="sm" mt={4}>
-      {LABELS.duration(whole)}
-      {repeats > 1 && `, ${LABELS.duration(once)} each time`}.{' '}
-      {cues > 0 &&
+      {notes.map((note) => `${note} `)}
+      {once > 0 && LABELS.duration(whole)}
+      {once > 0 && repeats > 1 && `, ${LABELS.duration(once)} each time`}
+      {once > 0 && '. '}
+      {once > 0 &&
+        cues > 0 &&
         `The ${cues === 1 ? 'cue takes' : `${cues} cues take`} ${LABELS.duration(said)} to say: ${
           fits === cues ? 'all fit into it.' : `the first ${fits} fit into it.`
         }`}

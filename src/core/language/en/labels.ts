@@ -17,6 +17,8 @@ import type {
 /** English: what the parts of a card, of a sheet and of a finding are called. */
 
 const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
+const range = (least: number, most: number | undefined, one: string) =>
+  most === undefined ? count(least, one) : `${least} to ${count(most, one)}`
 const tenth = (value: number) => Math.round(value * 10) / 10
 
 const verdict: Record<Verdict, string> = {
@@ -118,10 +120,23 @@ const passes: Partial<Record<StepList | 'stay', string>> = {
   exit: 'coming out',
 }
 
+const timesOf = (stay: Stay) => range(stay.repeats, stay.repeatsMost, 'time')
+/** The counts of a stay that are ranges. */
+const countsOf = (stay: Stay) =>
+  [
+    stay.breathsMost ? range(stay.breaths!, stay.breathsMost, 'breath') : '',
+    stay.repeatsMost ? timesOf(stay) : '',
+    !stay.breathsMost && stay.seconds && stay.seconds[0] < stay.seconds[1]
+      ? `${stay.seconds[0]} to ${stay.seconds[1]} s`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' and ')
+
 /** Of a stay: `5 breaths, 2 times`. */
 function stay(stay: Stay): string {
   const told: string[] = []
-  if (stay.breaths !== undefined) told.push(count(stay.breaths, 'breath'))
+  if (stay.breaths !== undefined) told.push(range(stay.breaths, stay.breathsMost, 'breath'))
   if (stay.seconds) {
     const [least, most] = stay.seconds
     const minutes = least >= 60 && least % 30 === 0 && most % 30 === 0
@@ -131,7 +146,7 @@ function stay(stay: Stay): string {
       `${span} ${minutes ? (most === 60 ? 'minute' : 'minutes') : most === 1 ? 'second' : 'seconds'}`
     )
   }
-  if (stay.repeats > 1) told.push(count(stay.repeats, 'time'))
+  if (stay.repeats > 1 || stay.repeatsMost) told.push(timesOf(stay))
   if (stay.restBetween) told.push(`${count(stay.restBetween.breaths, 'breath')} of rest between`)
   return told.join(', ')
 }
@@ -194,6 +209,19 @@ const sheet = {
   oneSide: (of: { part: string; seconds: number }[]) =>
     `One side: ${of.map(({ part, seconds }) => `${part} ${duration(seconds)}`).join(', ')}.`,
   times: (n: number) => `× ${n}`,
+  /** Where the time is that of the middle of a range. */
+  middle: (stay: Stay) => `The time is that of the middle of ${countsOf(stay)}.`,
+  multiplied: (of: { rounds: string; steps: number[]; stay: string }) => {
+    const { steps } = of
+    const run = steps.every((step, i) => i === 0 || step === steps[i - 1]! + 1)
+    const told =
+      steps.length === 1
+        ? `Step ${steps[0]} is done`
+        : run && steps.length > 2
+          ? `Steps ${steps[0]} to ${steps.at(-1)} are done in turn,`
+          : `Steps ${steps.join(' and ')} are done in turn,`
+    return `${told} ${of.rounds}${of.stay ? `; the stay of ${of.stay} follows, ${of.rounds} as well` : ''}.`
+  },
   cycle: 'cycle',
   seconds: (n: number) => `${tenth(n)} s`,
   say: ['Say: “', '”'] as const,
@@ -271,6 +299,7 @@ const sizes = {
 }
 
 export const englishLabels = {
+  timesOf,
   conventions,
   poses,
   sizes,

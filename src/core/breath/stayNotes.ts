@@ -1,0 +1,26 @@
+import type { Card } from '../card'
+import type { Labels } from '../language'
+import { isMiddle } from './dose'
+import { multiplied } from './timeline'
+
+/** What a count multiplies, and where a time is that of the middle of a range. */
+export function stayNotes(card: Card, labels: Labels): string[] {
+  const done = multiplied(card)
+  return [
+    done
+      ? labels.sheet.multiplied({
+          rounds: labels.timesOf(card.stay),
+          steps: done.steps,
+          stay: done.stay
+            ? labels.stay({
+                ...card.stay,
+                repeats: 1,
+                repeatsMost: undefined,
+                restBetween: undefined,
+              })
+            : '',
+        })
+      : '',
+    isMiddle(card.stay) ? labels.sheet.middle(card.stay) : '',
+  ].filter(Boolean)
+}
