@@ -9,11 +9,13 @@ import {
 } from '../card'
 import { breathRules } from '../breath'
 import { figureRules, sideTruths } from '../figure'
+import { nameRules } from '../names'
 import { sideRules } from '../sides'
 
 /** Every rule there is: the one register. */
 export const RULES: readonly Rule[] = [
   ...cardRules,
+  ...nameRules,
   ...sideRules(sideTruths),
   ...breathRules,
   ...figureRules,

@@ -1,1 +1,3 @@
 export * from './devanagari'
+export * from './nameRules'
+export * from './spelling'

@@ -42,6 +42,11 @@ const rules = {
     looksAt: 'Effects marked as published.',
     why: 'A claim stands on a source that the reader can look up, or is marked as tradition or experience.',
   },
+  'names/sanskrit-in-iast': {
+    looksAt:
+      'Sanskrit names without their marks, and usual misspellings, by a list of the words of poses.',
+    why: 'A name without its marks is said wrong, and cannot be written in Devanagari. IAST: ISO 15919 family.',
+  },
   'sides/unsure-word': {
     looksAt: 'Side words whose mirror word would not be read as a side.',
     why: 'A side word that stays the same on both sides sends the second side the wrong way.',
@@ -141,6 +146,11 @@ export const englishSays = {
   rules,
   sectionWhy,
   sectionRule: (title: string) => `Whether “${title}” is written.`,
+  names: {
+    spelt: (word: string, offered: string | null, unmarked: boolean) =>
+      `“${word}” ${unmarked ? 'has no marks' : 'is not as IAST writes it'}${offered ? `: “${offered}”` : '; the right form is not in the list'}. Until then there is no Devanagari.`,
+    write: (offered: string) => `Write “${offered}”`,
+  },
   sides: {
     unsure: (written: string, other: string) =>
       `“${written}” is left as it is on the other side, because “${other}” would be read as something else here. Name the limb: “the ${written} hand”.`,
