@@ -27,8 +27,8 @@ test('answers what was asked, with a drawing, measures, loads and handles', () =
   expect(answer.unmet).toEqual([])
   expect(answer.drawing.shapes.length).toBeGreaterThan(2)
   expect(answer.measures['stance']!.unit).toBe('cm')
-  expect(answer.loads.reduce((sum, each) => sum + each.share, 0)).toBeCloseTo(1, 6)
-  expect(answer.moments.map((each) => each.joint)).toContain('left knee')
+  expect(answer.carried!.loads.reduce((sum, each) => sum + each.share, 0)).toBeCloseTo(1, 6)
+  expect(answer.carried!.moments.map((each) => each.joint)).toContain('left knee')
   expect(answer.places).toHaveLength(start('stride').contacts.length)
 })
 

@@ -1,5 +1,7 @@
 import type { Side } from '@/core/card'
 import {
+  fallWords,
+  type Solved,
   allMeasures,
   atLimit,
   contactPlaces,
@@ -52,10 +54,21 @@ export interface FigureAnswer {
   /** Where each contact is on the floor, in statures. */
   places: [number, number][]
   measures: Record<string, { value: number; unit: string }>
-  loads: { part: string; share: number }[]
-  /** Moments that the joints hold, as parts of body weight times stature. */
-  moments: { joint: string; moment: number }[]
+  /** Null while a part is pulled: it takes longer than a frame. */
+  carried: {
+    loads: { part: string; share: number }[]
+    /** Moments that the joints hold, as parts of body weight times stature. */
+    moments: { joint: string; moment: number }[]
+    /** What is told of a body that falls. */
+    falls: string | null
+  } | null
 }
+
+const carriedIn = (solved: Solved, stature: number): FigureAnswer['carried'] => ({
+  loads: loadShares(solved),
+  moments: jointMoments(solved),
+  falls: fallWords(solved, stature),
+})
 
 const UNIT = 100
 /** While a part is dragged the outline may be a little coarser. */
@@ -92,8 +105,7 @@ export function workFigure(job: FigureJob): FigureAnswer {
     })),
     places: contactPlaces(figure, solved),
     measures: allMeasures(solved, context),
-    loads: loadShares(solved),
-    moments: jointMoments(solved),
+    carried: drag ? null : carriedIn(solved, stature),
   }
 }
 

@@ -1,5 +1,6 @@
 import { titleOf } from '@/core/card'
 import {
+  fallWords,
   bvhOf,
   draw,
   figureLedFrom,
@@ -37,10 +38,11 @@ export function figure(
       `${file}:1: the rung “${options.rung}” has no figure of its own; this is ${frame.id}\n`
     )
   const led = figureLedFrom(card, frame.figure, side)
-  for (const { message } of solve(led, { stature }).unmet)
-    process.stderr.write(`${file}:1: ${message}\n`)
-  const drawing = () =>
-    svgOf(draw(led, solve(led, { stature }), { letters: card.sides === 'sided' }), titleOf(card))
+  const stands = solve(led, { stature })
+  for (const { message } of stands.unmet) process.stderr.write(`${file}:1: ${message}\n`)
+  const falls = fallWords(stands, stature)
+  if (falls) process.stderr.write(`${file}:1: the figure: ${falls}\n`)
+  const drawing = () => svgOf(draw(led, stands, { letters: card.sides === 'sided' }), titleOf(card))
   const report = () => ({ of: frame.id, ...figureReport(led, side, card.sideNamedBy, stature) })
   const text =
     to === 'json'

@@ -1,7 +1,13 @@
 import { SAY } from '../language'
 import type { Card, Found, Rule } from '../card'
 import { measure, measureWords, MEASURES, unitNamed } from './measures'
-import { figureLedFrom, finalFigure, keyframesOf } from './ofCard'
+import { USUAL_STATURE } from './body'
+import { clashesIn } from './collide'
+import { floorTurn, pelvisWay } from './landmarks'
+import { fallOf } from './loads'
+import { figureLedFrom, finalFigure, type Keyframe, keyframesOf } from './ofCard'
+import { pastHamstring, pastLimits } from './ranges'
+import type { Solved } from './solve'
 import { solved } from './solved'
 
 /** What a cue’s measure reads on the final form; null when there is no figure or no such measure. */
@@ -64,6 +70,59 @@ function unmetContacts(card: Card): Found[] {
   )
 }
 
+/** Where a direction on the floor points, for the person: `front`, `left` … */
+function towards(
+  f: Solved,
+  [x, z]: readonly [number, number]
+): 'front' | 'back' | 'left' | 'right' {
+  const turn = floorTurn(pelvisWay(f), [x, 0, z])
+  if (Math.abs(turn) <= 45) return 'front'
+  if (Math.abs(turn) >= 135) return 'back'
+  return turn > 0 ? 'left' : 'right'
+}
+
+/** Drawn forms that nothing can hold: what is told of a fall, or null. */
+export function fallWords(f: Solved, stature = USUAL_STATURE): string | null {
+  const fall = fallOf(f)
+  if (!fall) return null
+  if (fall.by === null) return SAY.figure.noSupport
+  return SAY.figure.falls(Math.max(0.1, fall.by * stature), towards(f, fall.way))
+}
+
+/** Every drawn form, and what can be told of how it stands: worked out once for each. */
+function onFrames(tell: (frame: Keyframe) => string[]): Rule['check'] {
+  const known = new WeakMap<object, string[]>()
+  return (card) =>
+    keyframesOf(card).frames.flatMap((frame) => {
+      const told = known.get(frame.figure) ?? tell(frame)
+      known.set(frame.figure, told)
+      return told.map((words) => ({
+        where: frame.where,
+        message: SAY.figure.of(frame.id, words),
+      }))
+    })
+}
+
+const falls = onFrames(({ figure }) => {
+  const f = solved(figure)
+  // What is not reached may be what holds it: that is told by itself.
+  const words = f.unmet.length > 0 ? null : fallWords(f)
+  return words ? [words] : []
+})
+
+const outOfRange = onFrames(({ figure }) => [
+  ...pastLimits(figure).map((past) => SAY.figure.pastLimit(past)),
+  ...pastHamstring(solved(figure)).map(({ side, hip, most }) =>
+    SAY.figure.hamstring(side, Math.round(hip), Math.round(most))
+  ),
+])
+
+const clashes = onFrames(({ figure }) =>
+  clashesIn(solved(figure)).map(({ parts: [a, b], deep }) =>
+    SAY.figure.clash(a, b, deep * USUAL_STATURE)
+  )
+)
+
 /** The rules about figures. */
 export const figureRules: readonly Rule[] = [
   {
@@ -90,5 +149,26 @@ export const figureRules: readonly Rule[] = [
     source: 'common practice',
     severity: 'mend',
     check: brokenCues,
+  },
+  {
+    id: 'figure/does-not-fall',
+    ...SAY.rules['figure/does-not-fall'],
+    source: 'common practice',
+    severity: 'mend',
+    check: falls,
+  },
+  {
+    id: 'figure/within-its-ranges',
+    ...SAY.rules['figure/within-its-ranges'],
+    source: 'published',
+    severity: 'mend',
+    check: outOfRange,
+  },
+  {
+    id: 'figure/limbs-apart',
+    ...SAY.rules['figure/limbs-apart'],
+    source: 'common practice',
+    severity: 'mend',
+    check: clashes,
   },
 ]

@@ -1,11 +1,10 @@
-import { fcnnls } from 'ml-fcnnls'
-import { Matrix } from 'ml-matrix'
+import { solveQP } from 'quadprog'
 import { type Body, CENTRES, MASSES } from './body'
 import { hull } from './hull'
-import { touchPoints } from './parts'
 import { CHAINS, jointOf, type Placed, pointIn, type Segment, SEGMENTS } from './skeleton'
 import type { Solved } from './solve'
-import { add, cross, norm, scale, sub, type Vec } from './vec'
+import { footprint, type Push, pushesOn, supportsOf } from './supports'
+import { add, cross, dot, norm, scale, sub, type Vec } from './vec'
 
 /** The weight of a body at rest: where its centre is, what carries it, and what the joints hold. */
 
@@ -47,118 +46,216 @@ export function centreOfMass(body: Body, placed: Placed): Vec {
   )
 }
 
-/** A point that carries weight. */
-interface Support {
-  part: string
-  segment: Segment
-  at: Vec
-  /** Of the flesh there; 0 for a point of a flat part. */
-  radius: number
-}
-
-/** What carries the body: contacts with the floor and with props, not with walls and limbs. */
-export function supportsOf({ body, placed, contacts }: Solved): Support[] {
-  return contacts.flatMap(({ part, on }) => {
-    if (on === 'wall' || /^(?:left|right) /.test(on)) return []
-    return touchPoints(part, { body, placed }).map(
-      ({ segment, at: [x, y, z], radius }): Support => ({
-        part,
-        segment,
-        radius,
-        at: [x, y - radius, z],
-      })
-    )
-  })
-}
-
 export interface Load {
   part: string
   /** Part of the body weight. */
   share: number
 }
 
-const EVEN = 1e-3
-
-function forcesOn(supports: Support[], centre: Vec): number[] {
-  const n = supports.length
-  if (n === 0) return []
-  // The forces carry the weight and keep it from tipping; else they are as even as can be.
-  const rows = [
-    supports.map(() => 1),
-    supports.map(({ at }) => at[0] - centre[0]),
-    supports.map(({ at }) => at[2] - centre[2]),
-    ...supports.map((_, i) => supports.map((__, j) => (i === j ? EVEN : 0))),
-  ]
-  const wanted = [[1], [0], [0], ...supports.map(() => [EVEN / n])]
-  const { K: solution } = fcnnls(new Matrix(rows), new Matrix(wanted), { maxIterations: 400 })
-  const forces = supports.map((_, i) => solution.get(i, 0))
-  const sum = forces.reduce((total, force) => total + force, 0)
-  return sum > 0 ? forces.map((force) => force / sum) : forces
+interface Held {
+  joint: string
+  /** The segment that hangs on the joint, away from the pelvis. */
+  segment: Segment
+  /** What the joint can hold, as a part of body weight times stature. */
+  strength: number
+  /** What presses through the joint with ease, as a part of body weight. */
+  bears?: number
 }
-
-/** How the weight is shared among the contacts, as parts of the body weight. */
-export function loadShares(solved: Solved): Load[] {
-  const supports = supportsOf(solved)
-  const forces = forcesOn(supports, centreOfMass(solved.body, solved.placed))
-  const byPart = new Map<string, number>()
-  supports.forEach(({ part }, i) => byPart.set(part, (byPart.get(part) ?? 0) + forces[i]!))
-  return [...byPart].map(([part, share]) => ({ part, share }))
-}
-
-/** Joints whose moment is told, with the segment that hangs on them. */
-const MOMENTS: [joint: string, segment: Segment][] = [
-  ['low back', 'lowBack'],
-  ...(['left', 'right'] as const).flatMap((side): [string, Segment][] => [
-    [`${side} ankle`, `${side}Foot`],
-    [`${side} knee`, `${side}Shank`],
-    [`${side} hip`, `${side}Thigh`],
-    [`${side} shoulder`, `${side}UpperArm`],
-    [`${side} wrist`, `${side}Hand`],
-  ]),
-]
 
 /**
- * What the joints hold against gravity at rest, as parts of body weight times stature: the
- * turning effect, about the joint, of all that lies beyond it, its weight and what pushes it up.
+ * Joints that hold, and how strong they are: peak torques of healthy adults at rest, about 2.7
+ * newton metres a kilogram at hip and knee, 1.7 ankle, 3 low back, 0.9 shoulder, 0.8 elbow, 0.2
+ * wrist, 0.4 neck (from memory, after tables of isometric strength). What the neck bears is set
+ * so that a headstand comes out in the published range.
  */
-export function jointMoments(solved: Solved): { joint: string; moment: number }[] {
-  const { body, placed } = solved
-  const masses = massesOf(body, placed)
-  const supports = supportsOf(solved)
-  const forces = forcesOn(supports, centreOfMass(body, placed))
-  return MOMENTS.map(([joint, segment]) => {
-    const index = jointOf(segment)
-    const beyond = new Set(SEGMENTS.filter((each) => CHAINS[jointOf(each)]!.includes(index)))
-    const about = placed.origins[index]!
-    let moment: Vec = [0, 0, 0]
-    const turn = (at: Vec, up: number) => {
-      moment = add(moment, cross(sub(at, about), [0, up, 0]))
-    }
-    for (const each of masses) if (beyond.has(each.segment)) turn(each.at, -each.mass)
-    supports.forEach((each, i) => {
-      if (beyond.has(each.segment)) turn(each.at, forces[i]!)
-    })
-    return { joint, moment: norm(moment) }
-  })
+const JOINTS_HELD: readonly Held[] = [
+  { joint: 'low back', segment: 'lowBack', strength: 0.18 },
+  { joint: 'ribs', segment: 'ribs', strength: 0.15 },
+  { joint: 'neck', segment: 'neck', strength: 0.024, bears: 0.6 },
+  ...(['left', 'right'] as const).flatMap((side): Held[] => [
+    { joint: `${side} ankle`, segment: `${side}Foot`, strength: 0.1 },
+    { joint: `${side} knee`, segment: `${side}Shank`, strength: 0.16 },
+    { joint: `${side} hip`, segment: `${side}Thigh`, strength: 0.16 },
+    { joint: `${side} shoulder`, segment: `${side}UpperArm`, strength: 0.054 },
+    { joint: `${side} elbow`, segment: `${side}Forearm`, strength: 0.048 },
+    { joint: `${side} wrist`, segment: `${side}Hand`, strength: 0.012 },
+  ]),
+]
+/** Joints whose moment is told. */
+const TOLD = /ankle|knee|hip|shoulder|wrist|low back/
+
+const AXES: readonly Vec[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+]
+/** How far the forces may miss the weight and its turning, as parts of it: 3 mm for a tall person. */
+const MISS = 1.5e-3
+/** Keeps what is as good either way even. */
+const EVEN = 0.02
+
+const beyondOf = new Map<Segment, ReadonlySet<Segment>>()
+function beyond(segment: Segment): ReadonlySet<Segment> {
+  const known = beyondOf.get(segment)
+  if (known) return known
+  const index = jointOf(segment)
+  const found = new Set(SEGMENTS.filter((each) => CHAINS[jointOf(each)]!.includes(index)))
+  beyondOf.set(segment, found)
+  return found
 }
 
-/** Of a ball of flesh that carries weight, this part of its radius lies flat. */
-const FLATTENED = 0.45
+/** Each row tells how much of something a unit of each push gives. */
+type Rows = { gives: number[]; has: number }[]
+
+/** What a joint holds, in rows of its three axes: of its weight, and of each push. */
+function heldBy(solved: Solved, masses: readonly Mass[], pushes: readonly Push[], held: Held) {
+  const far = beyond(held.segment)
+  const about = solved.placed.origins[jointOf(held.segment)]!
+  let weight: Vec = [0, 0, 0]
+  let mass = 0
+  for (const each of masses)
+    if (far.has(each.segment)) {
+      weight = add(weight, cross(sub(each.at, about), [0, -each.mass, 0]))
+      mass += each.mass
+    }
+  const turns = pushes.map(({ segment, at, along, against }): [turn: Vec, force: Vec] => {
+    const zero: Vec = [0, 0, 0]
+    const own = far.has(segment)
+    const back = against && far.has(against.segment)
+    if (own && back) return [zero, zero]
+    if (own) return [cross(sub(at, about), along), along]
+    if (back) return [cross(sub(against.at, about), scale(along, -1)), scale(along, -1)]
+    return [zero, zero]
+  })
+  return { weight, mass, turns }
+}
+
+/** What is known of how a body is carried. */
+export interface Carried {
+  /** The size of each push, in body weights. */
+  forces: number[]
+  pushes: Push[]
+  masses: Mass[]
+}
+
+/**
+ * The forces that carry a body, upright and along the surfaces within their grip: of all that
+ * can hold it still, those that load its joints least against their strength.
+ * @returns null when nothing can hold it: it falls
+ */
+function carry(solved: Solved): Carried | null {
+  const masses = massesOf(solved.body, solved.placed)
+  const centre = centreOfMass(solved.body, solved.placed)
+  const pushes = pushesOn(solved, centre)
+  const n = pushes.length
+  if (n === 0) return null
+  // Of the whole body: forces, and turning about its centre.
+  const whole: Rows = AXES.flatMap((axis) => [
+    {
+      gives: pushes.map(({ along, against }) => (against ? 0 : dot(along, axis))),
+      has: dot(axis, [0, 1, 0]),
+    },
+    {
+      gives: pushes.map(({ at, along, against }) =>
+        against ? 0 : dot(cross(sub(at, centre), along), axis)
+      ),
+      has: 0,
+    },
+  ])
+  const effort: Rows = JOINTS_HELD.flatMap((held) => {
+    const { weight, mass, turns } = heldBy(solved, masses, pushes, held)
+    const rows: Rows = AXES.map((axis) => ({
+      gives: turns.map(([turn]) => dot(turn, axis) / held.strength),
+      has: -dot(weight, axis) / held.strength,
+    }))
+    if (held.bears)
+      for (const axis of AXES)
+        rows.push({
+          gives: turns.map(([, force]) => dot(force, axis) / held.bears!),
+          has: (dot(axis, [0, 1, 0]) * mass) / held.bears,
+        })
+    return rows
+  })
+  const size = n + 1
+  const D = Array.from({ length: size }, () => new Array<number>(size).fill(0))
+  const d = new Array<number>(size).fill(0)
+  const filled = effort.map(({ gives, has }) => ({
+    has,
+    at: gives.flatMap((value, i) => (Math.abs(value) > 1e-9 ? [i] : [])),
+    gives,
+  }))
+  for (const { gives, has, at } of filled)
+    for (const i of at) {
+      d[i + 1]! += gives[i]! * has
+      for (const j of at) D[i + 1]![j + 1]! += gives[i]! * gives[j]!
+    }
+  for (let i = 1; i <= n; i += 1) D[i]![i]! += EVEN
+  // At least: whole within MISS either way, and every push a push.
+  const limits: Rows = [
+    ...whole.map(({ gives, has }) => ({ gives, has: has - MISS })),
+    ...whole.map(({ gives, has }) => ({ gives: gives.map((value) => -value), has: -has - MISS })),
+    ...pushes.map((_, i) => ({ gives: pushes.map((__, j) => (i === j ? 1 : 0)), has: 0 })),
+  ]
+  const A = Array.from({ length: size }, (_, i) => [
+    0,
+    ...limits.map(({ gives }) => (i === 0 ? 0 : gives[i - 1]!)),
+  ])
+  const { solution, message } = solveQP(D, d, A, [0, ...limits.map(({ has }) => has)])
+  if (message) return null
+  return { forces: solution.slice(1, size).map((each) => Math.max(0, each)), pushes, masses }
+}
+
+const known = new WeakMap<Solved, { carried: Carried | null }>()
+
+/** How a body is carried; null when it falls. Worked out once. */
+export function carriedOf(solved: Solved): Carried | null {
+  const before = known.get(solved)
+  if (before) return before.carried
+  const carried = carry(solved)
+  known.set(solved, { carried })
+  return carried
+}
+
+/**
+ * How the weight is shared among the contacts, as parts of the body weight: what each gives
+ * upright. Empty when the body falls, as nothing carries it then.
+ */
+export function loadShares(solved: Solved): Load[] {
+  const carried = carriedOf(solved)
+  if (!carried) return []
+  const byPart = new Map<string, number>()
+  for (const { part } of supportsOf(solved)) byPart.set(part, 0)
+  carried.pushes.forEach(({ part, along, against }, i) => {
+    if (part === null || against) return
+    byPart.set(part, (byPart.get(part) ?? 0) + along[1] * carried.forces[i]!)
+  })
+  // The weight is met within a hair: what is missing is nobody’s.
+  const sum = [...byPart.values()].reduce((all, share) => all + share, 0)
+  return [...byPart].map(([part, share]) => ({ part, share: share / sum }))
+}
+
+/**
+ * What the joints hold at rest, as parts of body weight times stature: the turning effect, about
+ * the joint, of all that lies beyond it, its weight and what pushes on it. Empty for a body that
+ * falls.
+ */
+export function jointMoments(solved: Solved): { joint: string; moment: number }[] {
+  const carried = carriedOf(solved)
+  if (!carried) return []
+  const { masses, pushes, forces } = carried
+  return JOINTS_HELD.filter(({ joint }) => TOLD.test(joint)).map((held) => {
+    const { weight, turns } = heldBy(solved, masses, pushes, held)
+    const moment = turns.reduce<Vec>((sum, [turn], i) => add(sum, scale(turn, forces[i]!)), weight)
+    return { joint: held.joint, moment: norm(moment) }
+  })
+}
 
 /** Corners of the support on the floor, in order around it: flesh that carries weight lies flat. */
 export function supportCorners(solved: Solved): readonly (readonly [number, number])[] {
   return hull(
-    supportsOf(solved).flatMap(({ at: [x, , z], radius }): [number, number][] => {
-      const r = radius * FLATTENED
-      return r === 0
-        ? [[x, z]]
-        : [
-            [x - r, z],
-            [x + r, z],
-            [x, z - r],
-            [x, z + r],
-          ]
-    })
+    supportsOf(solved).flatMap((support) =>
+      footprint(support).map(([x, , z]): [number, number] => [x, z])
+    )
   )
 }
 
@@ -183,4 +280,31 @@ export function balanceMargin(solved: Solved): number {
     nearest = Math.min(nearest, Math.hypot(x - a[0] - t * ex, z - a[1] - t * ez))
   })
   return inside && corners.length > 2 ? nearest : -nearest
+}
+
+/** A body that falls: how far its weight lies outside what carries it, and which way. */
+export interface Fall {
+  /** In statures; null when nothing carries it at all. */
+  by: number | null
+  /** On the floor: to its left, and to the front. */
+  way: readonly [number, number]
+}
+
+/** @returns null for a body that is held, by the floor, a wall or what it leans on */
+export function fallOf(solved: Solved): Fall | null {
+  if (carriedOf(solved)) return null
+  const corners = supportCorners(solved)
+  if (corners.length === 0) return { by: null, way: [0, 0] }
+  const [x, , z] = centreOfMass(solved.body, solved.placed)
+  const nearest = corners
+    .map((a, i) => {
+      const b = corners[(i + 1) % corners.length]!
+      const [ex, ez] = [b[0] - a[0], b[1] - a[1]]
+      const long = ex * ex + ez * ez
+      const t =
+        long < 1e-12 ? 0 : Math.max(0, Math.min(1, ((x - a[0]) * ex + (z - a[1]) * ez) / long))
+      return [x - a[0] - t * ex, z - a[1] - t * ez] as const
+    })
+    .reduce((best, each) => (Math.hypot(...each) < Math.hypot(...best) ? each : best))
+  return { by: Math.hypot(...nearest), way: nearest }
 }

@@ -1,14 +1,25 @@
 import { USUAL_STATURE } from './body'
 import type { Side } from '../card'
-import { balanceMargin, centreOfMass, jointMoments, loadShares } from './loads'
+import { fallWords } from './figureRules'
+import { balanceMargin, centreOfMass, fallOf, jointMoments, loadShares } from './loads'
 import { allMeasures } from './measures'
 import { touchPoints } from './parts'
 import { ANGLES, JOINTS } from './skeleton'
-import { solve } from './solve'
+import { solve, type Solved } from './solve'
 import { contactGaps } from './unmet'
 import type { Figure } from './spec'
 
 const thousandth = (value: number) => Math.round(value * 1000) / 1000 + 0
+
+const fallIn = (solved: Solved, stature: number) => {
+  const fall = fallOf(solved)
+  return (
+    fall && {
+      cm: fall.by === null ? null : thousandth(fall.by * stature),
+      words: fallWords(solved, stature),
+    }
+  )
+}
 
 /**
  * A figure in numbers: where its joints are in cm (to its left, up, to the front), its angles,
@@ -43,6 +54,7 @@ export function figureReport(figure: Figure, side: Side, namedBy = '', stature =
     ),
     centreOfMass: cm(centreOfMass(body, placed)),
     balanceMargin: thousandth(balanceMargin(solved) * stature),
+    falls: fallIn(solved, stature),
     loadShare: Object.fromEntries(
       loadShares(solved).map(({ part, share }) => [part, thousandth(share)])
     ),

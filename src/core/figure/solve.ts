@@ -1,4 +1,5 @@
 import { type Body, bodyOf, USUAL_STATURE } from './body'
+import { lookedAt, meetings } from './collide'
 import { contactRows, HARD, type Row, strapRow, UP } from './constraints'
 import { type ContactPoint, FLESH, pointsOf } from './parts'
 import {
@@ -35,6 +36,7 @@ export interface Solved {
   pose: Pose
   placed: Placed
   contacts: Contact[]
+  straps: Strap[]
   unmet: Unmet[]
   /** Rounds that it took. */
   rounds: number
@@ -54,6 +56,9 @@ export interface SolveOptions {
 }
 
 const ROOT = 3
+/** How hard limbs are pushed apart that are in one place, and how far apart they let go. */
+const SOFTLY = 0.3
+const LETS_GO = 2e-3
 /**
  * How readily each angle gives way: hands and feet settle on what they touch, and the trunk
  * keeps its shape longest.
@@ -152,13 +157,14 @@ export function solve(figure: Figure, options: SolveOptions = {}): Solved {
     },
     options
   )
-  if (own <= other && !even) return { ...solved, contacts: figure.contacts }
+  const kept = { contacts: figure.contacts, straps: figure.straps }
+  if (own <= other && !even) return { ...solved, ...kept }
   const mirrored = mirroredPose(solved.pose)
   const pose = even ? middleOf(solved.pose, mirrored) : mirrored
   const { stature = USUAL_STATURE } = options
   const placed = place(solved.body, pose)
   const unmet = unmetIn(figure, { body: solved.body, placed }, stature)
-  return { ...solved, pose, placed, contacts: figure.contacts, unmet }
+  return { ...solved, ...kept, pose, placed, unmet }
 }
 
 const middleOf = (a: Pose, b: Pose): Pose => ({
@@ -193,6 +199,8 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     }
   const wall = figure.wall ?? 0
   const below = new Set<number>()
+  const pairs = lookedAt(figure.contacts)
+  const inside = new Set<string>()
   let placed = place(body, pose)
   let round = 0
   let settled = 0
@@ -211,6 +219,21 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
       else if (residual < -2e-3) below.delete(i)
       if (below.has(i)) rows.push({ segment, point, along: UP, residual, weight: HARD })
     })
+    // Limbs that went through each other are pushed apart, softly: a contact comes first.
+    const near = meetings({ body, placed }, pairs, LETS_GO)
+    for (const { parts, deep, segments, at, away } of near) {
+      const key = parts.join()
+      if (deep > 1e-4) inside.add(key)
+      if (inside.has(key))
+        rows.push({
+          segment: segments[0],
+          point: at[0],
+          along: away,
+          residual: deep,
+          against: { segment: segments[1], point: at[1] },
+          weight: SOFTLY,
+        })
+    }
     if (pull && pulled) {
       const point = pointIn(placed, pulled.segment, pulled.at)
       const away = sub(pull.to, point)
@@ -252,6 +275,7 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     pose,
     placed,
     contacts: figure.contacts,
+    straps: figure.straps,
     unmet: unmetIn(figure, { body, placed }, stature),
     rounds: round,
   }

@@ -72,9 +72,9 @@ export const STARTS: readonly Start[] = [
     figure: {
       angles: {
         ...HANGING,
-        rightHip: { flexion: 75 },
+        rightHip: { flexion: 70 },
         rightKnee: { flexion: 80 },
-        leftHip: { flexion: -18 },
+        leftHip: { flexion: -22 },
         leftKnee: { flexion: 5 },
         leftAnkle: { dorsiflexion: 20 },
         leftToes: { extension: 55 },
@@ -184,7 +184,7 @@ export const STARTS: readonly Start[] = [
       angles: {
         pelvis: { tilt: 74 },
         ...both({
-          Shoulder: { flexion: 76, rotation: -10 },
+          Shoulder: { flexion: 74, rotation: -10 },
           Forearm: { pronation: 160 },
           Wrist: { flexion: -85 },
           Ankle: { dorsiflexion: 12 },

@@ -59,6 +59,8 @@ interface Saved {
   version: number
 }
 
+const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1)
+
 /** A body that is posed: pulled by its parts or by its angles, held by its contacts. */
 export function FigureBench({ card, version, of }: { card: Card; version: number; of?: string }) {
   const [author] = useAuthor()
@@ -334,6 +336,11 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
         </section>
         {figure && (
           <aside className={classes.side}>
+            {answer?.carried?.falls && (
+              <Alert color="red" py={4}>
+                {capital(answer.carried.falls)}
+              </Alert>
+            )}
             {answer?.unmet.map((each) => (
               <Alert key={each.message} color="red" py={4}>
                 {each.message}

@@ -32,7 +32,7 @@ export function Measures({
       <div className={classes.scroll} tabIndex={0} role="region" aria-label="Measures">
         <table>
           <tbody>
-            {answer.loads.map(({ part, share }) => (
+            {answer.carried?.loads.map(({ part, share }) => (
               <tr key={part}>
                 <th scope="row">load on the {part}</th>
                 <td>{Math.round(share * 100)} %</td>
@@ -63,7 +63,7 @@ export function Measures({
         <summary>What the joints hold, standing still</summary>
         <table>
           <tbody>
-            {answer.moments.map(({ joint, moment }) => (
+            {answer.carried?.moments.map(({ joint, moment }) => (
               <tr key={joint}>
                 <th scope="row">{worded(joint)}</th>
                 <td>{(moment * 100).toFixed(1)} %</td>

@@ -30,7 +30,8 @@ export function useFigureWork(): [FigureAnswer | null, (ask: Ask) => void, strin
     worker.current = made
     made.onmessage = ({ data }: MessageEvent<FigureAnswer>) => {
       busy.current = false
-      setAnswer(data)
+      // While a part is pulled the loads are those of before.
+      setAnswer((before) => ({ ...data, carried: data.carried ?? before?.carried ?? null }))
       const next = waiting.current
       waiting.current = null
       if (next) send(next)

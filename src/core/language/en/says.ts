@@ -132,6 +132,20 @@ const rules = {
     looksAt: 'The data of the figures.',
     why: 'A figure that cannot be read is not drawn.',
   },
+  'figure/does-not-fall': {
+    looksAt:
+      'Whether floor, props, walls and what limbs lean on can hold a drawn form still, within the grip of their surfaces.',
+    why: 'A form that falls cannot be stood in, and its loads mean nothing.',
+  },
+  'figure/within-its-ranges': {
+    looksAt:
+      'Angles typed past the end of a joint’s range, and hips bent over a straight knee further than the back of the thigh is long.',
+    why: 'What a joint does not do is drawn at its end, and the trainer should know. Normal ranges: AAOS 1965 (from memory).',
+  },
+  'figure/limbs-apart': {
+    looksAt: 'Limbs that pass through each other, the trunk or the head.',
+    why: 'Two parts of a body are never in one place.',
+  },
   'figure/contacts-are-met': {
     looksAt: 'Whether what should touch touches.',
     why: 'A hand that hangs above its block teaches the wrong distance.',
@@ -141,6 +155,9 @@ const rules = {
     why: 'A picture that breaks its own cue is believed more than the words.',
   },
 }
+
+/** `leftHip` in words. */
+const worded = (name: string) => name.replace(/(?<=[a-z])(?=[A-Z])/g, ' ').toLowerCase()
 
 export const englishSays = {
   rules,
@@ -298,6 +315,27 @@ export const englishSays = {
     breaks: (name: string, value: string, target: string, tolerance: number) =>
       `The figure breaks this cue: ${name} is ${value}, wanted ${target} give or take ${tolerance}.`,
     of: (id: string, message: string) => `Figure of ${id}: ${message}`,
+    noSupport: 'nothing carries it, so it falls. Say what touches the floor.',
+    falls: (cm: number, way: 'front' | 'back' | 'left' | 'right') =>
+      `it falls: its weight lies ${cm.toFixed(1)} cm outside what carries it, to the ${way}. Move the weight back over the base, or say what it leans on.`,
+    pastLimit: ({
+      joint,
+      angle,
+      asked,
+      limit,
+      typical,
+    }: {
+      joint: string
+      angle: string
+      asked: number
+      limit: number
+      typical: readonly [number, number] | null
+    }) =>
+      `${worded(joint)} ${worded(angle)} of ${asked}° is past what the joint does; the figure stands at ${limit}°${typical ? ` (usual: ${typical[0]}° to ${typical[1]}°)` : ''}.`,
+    hamstring: (side: string, hip: number, most: number) =>
+      `the ${side} hip bends ${hip}° over a straight knee; the back of the thigh is at its length at about ${most}°. Bend the knee, or the hip less.`,
+    clash: (a: string, b: string, cm: number) =>
+      `the ${a} goes ${cm.toFixed(1)} cm through the ${b}. Move one of them, or let one rest on the other.`,
     unread: (problem: string) => `The figure cannot be read: ${problem}.`,
   },
 }
