@@ -57,7 +57,7 @@ export interface SolveOptions {
 
 const ROOT = 3
 /** How hard limbs are pushed apart that are in one place, and how far apart they let go. */
-const SOFTLY = 0.3
+const SOFTLY = 0.08
 const LETS_GO = 2e-3
 /**
  * How readily each angle gives way: hands and feet settle on what they touch, and the trunk
