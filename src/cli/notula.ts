@@ -25,6 +25,7 @@ async function run(argv: string[]): Promise<number> {
     .description('tell what is to be mended on cards')
     .argument('<files...>')
     .option('--json', 'as JSON')
+    .option('--review', 'tell what is not written yet, too')
     .action(async (files, options) => {
       code = (await import('./verbs/check')).check(files, options)
     })

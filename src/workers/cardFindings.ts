@@ -6,6 +6,8 @@ export interface FindingsJob {
   /** The fields that changed since it asked before; all of them at first. */
   changed: Partial<Card>
   school: School
+  /** Whether the card’s review is asked for. */
+  asked: boolean
 }
 
 export interface FindingsAnswer {
@@ -15,10 +17,10 @@ export interface FindingsAnswer {
 /** Follows one card: each job tells what changed, and everything that the rules find is told. */
 export function followCard(): (job: FindingsJob) => FindingsAnswer {
   let card = {} as Card
-  return ({ changed, school }) => {
+  return ({ changed, school, asked }) => {
     card = { ...card, ...changed }
     try {
-      return { findings: checkCard(card, school) }
+      return { findings: checkCard(card, school, asked) }
     } catch (error) {
       return { findings: [unchecked(error instanceof Error ? error.message : String(error))] }
     }

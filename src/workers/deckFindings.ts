@@ -1,10 +1,10 @@
 import { timeOf } from '@/core/breath'
-import { type Card, type Finding, type School, titleOf } from '@/core/card'
+import { type Card, type Finding, isAsked, type School, titleOf } from '@/core/card'
 import { checkCard } from '@/core/check'
 
 /** What the deck's findings are worked out from. */
 export interface DeckJob {
-  cards: { card: Card; version: number }[]
+  cards: { card: Card; version: number; status?: string }[]
   school: School
   /** When it is given, the work also tells how the cards differ under these rules. */
   compareWith?: School
@@ -32,10 +32,11 @@ const EVERY = 20
 export function deckFindings(job: DeckJob, tell: (answer: DeckAnswer) => void): void {
   const { cards, school, compareWith } = job
   const differ = { findings: 0, time: 0 }
-  const found = cards.map(({ card, version }, i): CardFindings => {
-    const findings = checkCard(card, school)
+  const found = cards.map(({ card, version, status = 'draft' }, i): CardFindings => {
+    const asked = isAsked(status)
+    const findings = checkCard(card, school, asked)
     if (compareWith) {
-      const before = checkCard(card, compareWith)
+      const before = checkCard(card, compareWith, asked)
       if (JSON.stringify(before) !== JSON.stringify(findings)) differ.findings += 1
       if (timeOf(card, school).total !== timeOf(card, compareWith).total) differ.time += 1
     }

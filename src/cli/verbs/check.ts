@@ -18,10 +18,10 @@ function lineOf(text: string, card: Card, where: string): number {
 }
 
 /** Tells what is to be mended on cards. */
-export function check(files: string[], options: { json?: boolean }): number {
+export function check(files: string[], options: { json?: boolean; review?: boolean }): number {
   const all: (Finding & { file: string })[] = []
   for (const { file, card } of cardsFrom(files)) {
-    const findings = checkCard(card, DEFAULT_SCHOOL)
+    const findings = checkCard(card, DEFAULT_SCHOOL, options.review)
     all.push(...findings.map((finding) => ({ ...finding, file })))
     if (options.json) continue
     const text = textOf(file)

@@ -10,6 +10,7 @@ const completenessRules: Rule[] = SECTIONS.map(({ id, title }) => ({
   why: SAY.sectionWhy[id],
   source: 'common practice',
   severity: 'mend',
+  whenAsked: true,
   check: (card) => completeness(card).find((section) => section.id === id)!.missing,
 }))
 

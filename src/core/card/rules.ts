@@ -22,20 +22,25 @@ export interface Rule {
   /** The published source, or a note on the practice. */
   reference?: string
   severity: Severity
+  /** Told only of a card whose review is asked for: what is not written yet is nothing wrong. */
+  whenAsked?: true
   check: (card: Card, school: School) => Found[]
 }
 
 /**
  * Runs rules over a card.
+ * @param asked whether the card’s review is asked for: what is missing is told then, too
  * @returns the findings, worst first, in the order of the register
  */
 export function runRules(
   rules: readonly Rule[],
   card: Card,
-  school: School = DEFAULT_SCHOOL
+  school: School = DEFAULT_SCHOOL,
+  asked = false
 ): Finding[] {
   const rank: Record<Severity, number> = { stop: 0, mend: 1, note: 2 }
   return rules
+    .filter(({ whenAsked }) => asked || !whenAsked)
     .flatMap((rule) =>
       rule.check(card, school).map((found) => ({
         rule: rule.id,

@@ -33,6 +33,8 @@ export const VERDICTS = ['avoid', 'ask-first', 'change', 'fine'] as const
 export const BASES_OF_CLAIM = ['tradition', 'experience', 'published'] as const
 /** How far a card is, in the order of the work. */
 export const STATUSES = ['draft', 'review', 'approved'] as const
+/** Whether a card of a status is to be whole: its review is asked for, or done. */
+export const isAsked = (status: string): boolean => status !== 'draft'
 export const SEVERITIES = ['stop', 'mend', 'note'] as const
 
 /** What a side is usually named by; a school may word it otherwise. */

@@ -23,8 +23,9 @@ export const RULES: readonly Rule[] = [
 
 /**
  * Everything that the rules find on a card, worst first.
+ * @param asked whether its review is asked for: what is not written is told then, too
  * @example checkCard(card).some((finding) => finding.severity === 'stop')
  */
-export function checkCard(card: Card, school: School = DEFAULT_SCHOOL): Finding[] {
-  return runRules(RULES, card, school)
+export function checkCard(card: Card, school: School = DEFAULT_SCHOOL, asked = false): Finding[] {
+  return runRules(RULES, card, school, asked)
 }

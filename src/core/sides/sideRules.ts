@@ -221,6 +221,15 @@ function slips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
   return found
 }
 
+/** Braces that hold no side word: they fix nothing, and are read aloud as they stand. */
+function emptyBraces(card: Card, lexicon: Lexicon): Found[] {
+  return sidedLines(card).flatMap(({ where, text }) =>
+    [...text.matchAll(/\{([^{}]*)\}/g)].flatMap(([whole, inside]) =>
+      lexicon.find(inside!).length > 0 ? [] : [{ where, message: SAY.sides.emptyBraces(whole) }]
+    )
+  )
+}
+
 /** On a card with one form: one side named, and the other nowhere near. */
 function loneSides(card: Card, lexicon: Lexicon): Found[] {
   const lines = sidedLines(card)
@@ -320,6 +329,13 @@ export const sideRules = (truthsOf: (card: Card) => Truths = () => ({})): readon
     source: 'common practice',
     severity: 'mend',
     check: any((card, lexicon) => relativeWords(card, lexicon, ['front-back', 'top-bottom'])),
+  },
+  {
+    id: 'sides/braces-fix-a-side',
+    ...SAY.rules['sides/braces-fix-a-side'],
+    source: 'format',
+    severity: 'mend',
+    check: any(emptyBraces),
   },
   {
     id: 'sides/even-names-both',

@@ -14,7 +14,10 @@ import { useRouter, useSearchParams } from 'next/navigation'
 import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'
 import {
+  type Card,
+  completeness,
   type Finding,
+  isAsked,
   type School,
   type SectionId,
   sectionOf,
@@ -42,7 +45,7 @@ import { SaveMark } from './SaveMark'
 import { createSaver, type Saver, type ServerCard } from './saver'
 import { SetUpSection } from './SetUpSection'
 import { StepList } from './StepList'
-import { BenchContext, createBench, useBench, useBenchStore, useHistory } from './store'
+import { BenchContext, createBench, useBench, useBenchStore, useDerived, useHistory } from './store'
 import { useSectionInView } from './useSectionInView'
 
 // The forms below the first screen are loaded after it.
@@ -81,6 +84,8 @@ export function Bench({ stored, school }: Props) {
   }, [author])
   const [saver, setSaver] = useState<Saver | null>(null)
   const [findings] = useState(() => createFindings(store, school))
+  const [status, setStatus] = useState(stored.status)
+  useEffect(() => findings.askReview(isAsked(status)), [findings, status])
 
   useEffect(() => {
     const made = createSaver(store, stored.version, () => name.current)
@@ -119,7 +124,7 @@ export function Bench({ stored, school }: Props) {
             <Others id={stored.card.id} author={author} />
             {saver && <SaveMark saver={saver} />}
           </Header>
-          <Page saver={saver} status={stored.status} />
+          <Page saver={saver} status={status} onStatus={setStatus} />
           {saver && <WhenStale saver={saver} />}
         </FindingsContext.Provider>
       </BenchContext.Provider>
@@ -129,10 +134,16 @@ export function Bench({ stored, school }: Props) {
 
 /** Puts the cursor on the line that the address asks for, once its section is there. */
 function useAskedPlace() {
+  const bench = useBenchStore()
+  const [written] = useState(() => bench.getState().card.enter.length > 0)
   const params = useSearchParams()
   const place = params.get('at')
   useEffect(() => {
-    if (!place) return
+    if (!place) {
+      // A written card opens where the work is: at its spread.
+      if (written && !location.hash) goToSection('enter')
+      return
+    }
     goToSection(sectionOf(place))
     let tries = 0
     const look = () => {
@@ -150,7 +161,7 @@ function useAskedPlace() {
     }
     const timer = setInterval(look, 100)
     return () => clearInterval(timer)
-  }, [place])
+  }, [place, written])
 }
 
 function WhenStale({ saver }: { saver: Saver }) {
@@ -158,7 +169,13 @@ function WhenStale({ saver }: { saver: Saver }) {
   return save.state === 'stale' ? <StaleDialog current={save.current} saver={saver} /> : null
 }
 
-function Page({ saver, status }: { saver: Saver | null; status: string }) {
+interface PageProps {
+  saver: Saver | null
+  status: string
+  onStatus: (status: string) => void
+}
+
+function Page({ saver, status, onStatus }: PageProps) {
   const [keysShown, setKeysShown] = useState(false)
   const here = useSectionInView(SECTIONS.map((section) => section.id))
   const bench = useBenchStore()
@@ -188,7 +205,7 @@ function Page({ saver, status }: { saver: Saver | null; status: string }) {
     <div className={classes.page}>
       <Rail here={here} />
       <main className={classes.main}>
-        <Title status={status} onKeys={() => setKeysShown(true)} />
+        <Title status={status} onStatus={onStatus} onKeys={() => setKeysShown(true)} />
         <Section id="name">
           <NameSection />
         </Section>
@@ -301,7 +318,13 @@ function SectionFindings({ id }: { id: SectionId }) {
   )
 }
 
-function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
+interface TitleProps {
+  status: string
+  onStatus: (status: string) => void
+  onKeys: () => void
+}
+
+function Title({ status, onStatus, onKeys }: TitleProps) {
   const id = useBench((state) => state.card.id)
   const title = useBench((state) => titleOf(state.card))
   const router = useRouter()
@@ -328,7 +351,7 @@ function Title({ status, onKeys }: { status: string; onKeys: () => void }) {
         <Act label="Keys (?)" onClick={onKeys}>
           <IconKeyboard size={18} />
         </Act>
-        <StatusSelect id={id} status={status} />
+        <StatusSelect id={id} status={status} onStatus={onStatus} />
         <Act label="Versions" onClick={() => router.push(`/cards/${id}/history`)}>
           <IconHistory size={18} />
         </Act>
@@ -366,33 +389,44 @@ function Act(props: {
   )
 }
 
-function StatusSelect({ id, status }: { id: string; status: string }) {
-  const [value, setValue] = useState(status)
+function StatusSelect({ id, status, onStatus }: Omit<TitleProps, 'onKeys'> & { id: string }) {
   return (
     <NativeSelect
       size="xs"
       aria-label="Status"
-      value={value}
+      value={status}
       data={STATUSES.map((each) => ({ value: each, label: LABELS.status[each] }))}
       onChange={(event) => {
-        const before = value
+        const before = status
         const next = event.currentTarget.value
-        setValue(next)
+        onStatus(next)
         api(`/api/cards/${id}`, { method: 'PATCH', json: { status: next } }).catch(() =>
-          setValue(before)
+          onStatus(before)
         )
       }}
     />
   )
 }
 
+/** The first section that is not written yet, and what it wants first. */
+function nextOf(card: Card) {
+  const open = completeness(card).find(({ complete }) => !complete)
+  return open ? { id: open.id, title: open.title, missing: open.missing[0]!.message } : null
+}
+
 /** What the rules find on the card, in the order of the work; each leads to its line. */
 function Aside() {
   const findings = useFindings()
+  const next = useDerived(nextOf)
   return (
     <aside className={classes.aside} aria-label="Findings">
       <h2>Findings</h2>
-      {findings.length === 0 && <p>Nothing to mend. Read it aloud once, both sides.</p>}
+      {findings.length === 0 && !next && <p>Nothing to mend. Read it aloud once, both sides.</p>}
+      {next && (
+        <p className={classes.next}>
+          next: <a {...sectionLink(next.id)}>{next.title}</a>. {next.missing}
+        </p>
+      )}
       {SECTIONS.map(({ id, title }) => {
         const here = findings.filter((finding) => sectionOf(finding.where) === id)
         if (here.length === 0) return null

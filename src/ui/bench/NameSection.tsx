@@ -1,7 +1,7 @@
 'use client'
 
 import { LABELS } from '@/core/language'
-import { NativeSelect, SimpleGrid, Text, Textarea, TextInput } from '@mantine/core'
+import { Button, Group, NativeSelect, SimpleGrid, Text, Textarea, TextInput } from '@mantine/core'
 import { useEffect, useState } from 'react'
 import { BASES, type Card, dropUnwritable, MANNERS, SIDE_NAMED_BY, SPINES } from '@/core/card'
 import { packOf } from '@/core/language'
@@ -22,8 +22,49 @@ const namesAndFamily = (card: Card) => {
   }
 }
 
-/** Names, and the card’s place in the families. */
+/** What a named card is, in one line. */
+function headline({
+  names,
+  base,
+  spine,
+  manner,
+  sides,
+  sideNamedBy,
+  number,
+}: ReturnType<typeof namesAndFamily>) {
+  return [
+    names.sanskrit,
+    ...names.common.slice(1),
+    LABELS.base[base],
+    LABELS.spine[spine],
+    LABELS.manner[manner],
+    sides === 'sided' ? `two sides, named by the ${sideNamedBy}` : 'even',
+    number,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
+
+const isNamed = ({ names, sides, sideNamedBy }: Card) =>
+  Boolean(names.common[0]) && (sides === 'even' || Boolean(sideNamedBy))
+
+/** Names, and the card’s place in the families: folded to a line once it is named. */
 export function NameSection() {
+  const bench = useBenchStore()
+  const [open, setOpen] = useState(() => !isNamed(bench.getState().card))
+  const line = useBench((state) => headline(namesAndFamily(state.card)))
+  if (open) return <NameForm />
+  return (
+    <Group gap="sm" wrap="nowrap" justify="space-between">
+      <Text dir="auto">{line}</Text>
+      <Button variant="subtle" size="compact-sm" onClick={() => setOpen(true)}>
+        Change names and family
+      </Button>
+    </Group>
+  )
+}
+
+function NameForm() {
   const bench = useBenchStore()
   const card = useBench(useShallow((state) => namesAndFamily(state.card)))
   const [language, setLanguage] = useState<string | null>(null)

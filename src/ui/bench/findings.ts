@@ -19,6 +19,8 @@ export interface Findings {
   found: StoreApi<{ findings: readonly Finding[] }>
   /** Takes the mend that a finding offers, on the card as it is by then. */
   take: (finding: Finding) => void
+  /** Says whether the card’s review is asked for. */
+  askReview: (asked: boolean) => void
   /** Begins to follow the card. @returns how to stop */
   start: () => () => void
 }
@@ -67,12 +69,13 @@ export function createFindings(bench: BenchStore, school: School, open = inWorke
   let about: Card | null = null
   let wanted: Finding | null = null
   let work: FindingsWork | null = null
+  let review = false
 
   const ask = () => {
     // One at a time: what is typed meanwhile is asked for when the answer is there.
     if (asked || !work) return
     asked = bench.quiet.getState().card
-    work.ask({ changed: changedFields(about, asked), school })
+    work.ask({ changed: changedFields(about, asked), school, asked: review })
   }
   const takeNow = (finding: Finding) => {
     const now = found.getState().findings.find(isOf(finding))
@@ -90,6 +93,11 @@ export function createFindings(bench: BenchStore, school: School, open = inWorke
   }
   return {
     found,
+    askReview(now) {
+      if (review === now) return
+      review = now
+      ask()
+    },
     take(finding) {
       // What was found on an earlier state of the card could write over what was typed since.
       if (bench.getState().card === about) takeNow(finding)

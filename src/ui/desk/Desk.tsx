@@ -39,7 +39,7 @@ const MendDialog = dynamic(() => import('./MendDialog').then((module) => module.
 
 export interface Deck {
   school: School
-  cards: { card: Card; version: number }[]
+  cards: { card: Card; version: number; status: string }[]
 }
 
 export interface Line {

@@ -38,7 +38,7 @@ import classes from './SchoolPage.module.css'
 
 interface Deck {
   school: School
-  cards: { card: Card; version: number }[]
+  cards: { card: Card; version: number; status: string }[]
 }
 
 const same = (a: School, b: School) => JSON.stringify(a) === JSON.stringify(b)

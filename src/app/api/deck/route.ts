@@ -8,6 +8,9 @@ export const dynamic = 'force-dynamic'
 export function GET() {
   return answering(async () => {
     const [deck, school] = await Promise.all([loadDeck(), loadSchool()])
-    return Response.json({ school, cards: deck.map(({ card, version }) => ({ card, version })) })
+    return Response.json({
+      school,
+      cards: deck.map(({ card, version, status }) => ({ card, version, status })),
+    })
   })
 }

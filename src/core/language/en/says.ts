@@ -83,6 +83,10 @@ const rules = {
     looksAt: 'Other, opposite and same-side with nothing to refer to.',
     why: 'The other foot is only clear after one foot was named.',
   },
+  'sides/braces-fix-a-side': {
+    looksAt: 'Braces round words that hold no side word.',
+    why: 'Braces fix a side word; round anything else they are printed and do nothing.',
+  },
   'sides/even-names-both': {
     looksAt: 'A side named on an even card, with the other side nowhere near.',
     why: 'An even pose is done once: what only the left knee is told, the right knee never hears.',
@@ -199,6 +203,8 @@ export const englishSays = {
       `“${words}”: this names one limb twice. One of the two is of the other side.`,
     pairSame: (words: string) =>
       `“${words}”: one joint stands over the next of its own side. One of the two side words is a slip.`,
+    emptyBraces: (whole: string) =>
+      `“${whole}” fixes nothing: braces keep a side word as it is, and there is none in it. What a step is (breath, cycle) stands in square brackets before it.`,
     lone: (word: string, other: string) =>
       `The card is even, and only the ${word} is named here. Say both, or say what the ${other} does; or make the card sided.`,
     /** Said of the side that has a role. */
