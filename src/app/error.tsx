@@ -8,7 +8,7 @@ export default function Failed({ reset }: { reset: () => void }) {
   return (
     <>
       <Header />
-      <main style={{ padding: 22 }}>
+      <main id="main" tabIndex={-1} style={{ padding: 22 }}>
         <h1>This view cannot be shown now</h1>
         <p>
           The database may be out of reach. What is saved is safe, and what you typed is kept in

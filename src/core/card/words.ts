@@ -32,6 +32,31 @@ export const REGIONS = [
 export const VERDICTS = ['avoid', 'ask-first', 'change', 'fine'] as const
 export const BASES_OF_CLAIM = ['tradition', 'experience', 'published'] as const
 /** How far a card is, in the order of the work. */
+/** Short names of the regions, as they are read in files; common practice, no source. */
+export const REGION_NAMES: Readonly<Record<string, (typeof REGIONS)[number]>> = {
+  foot: 'feet',
+  toes: 'feet',
+  ankle: 'ankles',
+  knee: 'knees',
+  hip: 'hips and pelvis',
+  hips: 'hips and pelvis',
+  pelvis: 'hips and pelvis',
+  'lower back': 'low back',
+  rib: 'ribs and upper back',
+  ribs: 'ribs and upper back',
+  chest: 'ribs and upper back',
+  'upper back': 'ribs and upper back',
+  shoulder: 'shoulders',
+  elbow: 'elbows',
+  wrist: 'wrists and hands',
+  wrists: 'wrists and hands',
+  hand: 'wrists and hands',
+  hands: 'wrists and hands',
+  neck: 'neck and head',
+  head: 'neck and head',
+  eyes: 'gaze',
+  look: 'gaze',
+}
 export const STATUSES = ['draft', 'review', 'approved'] as const
 /** Whether a card of a status is to be whole: its review is asked for, or done. */
 export const isAsked = (status: string): boolean => status !== 'draft'

@@ -1,3 +1,4 @@
+import { distance } from 'fastest-levenshtein'
 import type { List, ListItem, Paragraph, RootContent } from 'mdast'
 import { isMap, parseDocument } from 'yaml'
 import type { Problem } from './problem'
@@ -79,17 +80,33 @@ function entryOf(item: ListItem, reading: Reading): Entry {
 
 const LABEL = /^([^:[\]]{1,60}):(?:\s+|$)/
 
+/** The known word that is nearest to one that is not, when one is near. */
+function meant(word: string, known: readonly string[]): string {
+  const [best] = known
+    .map((each) => ({ each, away: distance(word, each.toLowerCase()) }))
+    .sort((a, b) => a.away - b.away)
+  return best && best.away <= Math.max(1, Math.floor(word.length / 3))
+    ? `; “${best.each}” is meant?`
+    : ''
+}
+
 /** Cuts `Label: text`, when the label is one of those that can stand here. */
-function labelOf(entry: Entry, allowed: readonly string[], reading: Reading): Labelled | null {
+function labelOf(
+  entry: Entry,
+  allowed: readonly string[],
+  reading: Reading,
+  short: Readonly<Record<string, string>> = {}
+): Labelled | null {
   const match = LABEL.exec(entry.text)
-  const found = match?.[1]?.trim().toLowerCase()
+  const written = match?.[1]?.trim().toLowerCase()
+  const found = (written && short[written]) ?? written
   const label = allowed.find((each) =>
     each.endsWith(' ') ? found?.startsWith(each.toLowerCase()) : each.toLowerCase() === found
   )
   if (!match || label === undefined) {
     reading.wrong(
       entry.line,
-      `${found ? `“${match![1]}” is not known here` : 'the line has no label'}; it should start with ${allowed
+      `${found ? `“${match![1]}” is not known here${meant(found, [...allowed, ...Object.keys(short)])}` : 'the line has no label'}; it should start with ${allowed
         .map((each) => (each.endsWith(' ') ? `“${each}s2:”` : `“${each}:”`))
         .join(' or ')}`
     )
@@ -105,9 +122,10 @@ function labelOf(entry: Entry, allowed: readonly string[], reading: Reading): La
 export function labelled(
   entries: Entry[],
   allowed: readonly string[],
-  reading: Reading
+  reading: Reading,
+  short?: Readonly<Record<string, string>>
 ): Labelled[] {
-  return entries.flatMap((entry) => labelOf(entry, allowed, reading) ?? [])
+  return entries.flatMap((entry) => labelOf(entry, allowed, reading, short) ?? [])
 }
 
 export function nothingUnder(entry: Entry, reading: Reading): void {

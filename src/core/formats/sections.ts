@@ -5,6 +5,7 @@ import {
   figuresOf,
   formOf,
   type On,
+  REGION_NAMES,
   REGIONS,
   type Step,
   stepLists,
@@ -180,7 +181,7 @@ const alignment: FileSection = {
       })
     ),
   read: (entries, card, reading) => {
-    card.alignment = labelled(entries, REGIONS, reading).map((entry, i) => {
+    card.alignment = labelled(entries, REGIONS, reading, REGION_NAMES).map((entry, i) => {
       const path = ['alignment', i]
       reading.mark(path, entry.line)
       const { tags, text } = tagsOf(entry, reading, ['on', 'id'])

@@ -204,7 +204,7 @@ function Page({ saver, status, onStatus }: PageProps) {
   return (
     <div className={classes.page}>
       <Rail here={here} />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <Title status={status} onStatus={onStatus} onKeys={() => setKeysShown(true)} />
         <Section id="name">
           <NameSection />

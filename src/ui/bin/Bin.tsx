@@ -31,7 +31,7 @@ export function Bin() {
   return (
     <>
       <Header />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <Group justify="space-between">
           <h1 className={classes.title}>The bin</h1>
           <Button variant="default" disabled={!cards?.length} onClick={ask.open}>

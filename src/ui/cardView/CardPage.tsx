@@ -46,7 +46,9 @@ export function CardPage({ id, children }: { id: string; children: ReactNode }) 
           </Menu.Dropdown>
         </Menu>
       </Header>
-      <main className={classes.main}>{children}</main>
+      <main id="main" tabIndex={-1} className={classes.main}>
+        {children}
+      </main>
     </>
   )
 }

@@ -6,7 +6,7 @@ export function AboutPage() {
   return (
     <>
       <Header />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <h1>About Notula</h1>
         <p>
           A card holds one pose. You write one side; the other side writes itself. A side word that

@@ -17,6 +17,9 @@ export function Header({
 }) {
   return (
     <header className={classes.bar}>
+      <a href="#main" className={classes.skip}>
+        To the content
+      </a>
       <Link href="/" className={classes.mark} aria-label="Notula, to the shelf">
         Not<span aria-hidden>ula</span>
       </Link>

@@ -8,7 +8,7 @@ export function NotFoundPage() {
   return (
     <>
       <Header />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <h1>There is no such card</h1>
         <p>
           It may have been deleted, or the address has a slip in it. Go{' '}

@@ -71,7 +71,7 @@ export function Desk() {
   return (
     <>
       <Header here="findings" />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <h1>Findings</h1>
         {(failure || work.state === 'failed') && (
           <Alert color="red" my="sm">

@@ -24,6 +24,7 @@ import { AnglesForm } from './AnglesForm'
 import { BodyForm } from './BodyForm'
 import { ContactsForm } from './ContactsForm'
 import classes from './FigureBench.module.css'
+import { DrawnStarts } from './DrawnStarts'
 import { Forms } from './Forms'
 import { Measures } from './Measures'
 import { ReadBvh } from './ReadBvh'
@@ -175,6 +176,8 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
     <>
       <Header />
       <main
+        id="main"
+        tabIndex={-1}
         className={classes.page}
         onKeyDown={(event) => {
           if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
@@ -278,10 +281,13 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
             />
           )}
           {!figure && (
-            <Text c="dimmed">
-              No figure yet. Start from a position above, then pull a hand, a foot, a knee, the head
-              or the hips; what touches the floor stays where it is.
-            </Text>
+            <>
+              <Text c="dimmed">
+                No figure yet. Pick a position to start from, then pull a hand, a foot, a knee, the
+                head or the hips; what touches the floor stays where it is.
+              </Text>
+              <DrawnStarts onPick={change} />
+            </>
           )}
           {figure && answer && (
             <div className={classes.view}>

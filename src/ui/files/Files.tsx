@@ -92,7 +92,7 @@ export function Files() {
   return (
     <>
       <Header here="files" />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <h1 className={classes.title}>Cards in and out</h1>
         {failure && (
           <Alert color="red" my="sm" role="alert">

@@ -13,13 +13,7 @@ import { api } from '../shared/api'
 import { Compare } from './Compare'
 import { CompareSpread } from './CompareSpread'
 import classes from './History.module.css'
-
-interface Version {
-  version: number
-  author: string
-  note: string
-  savedAt: string
-}
+import { sittings, type Version } from './sittings'
 
 const when = (at: string) =>
   new Date(at).toLocaleString('en-GB', {
@@ -47,7 +41,14 @@ export function History({
   const router = useRouter()
   const [author] = useAuthor()
   const newest = versions[0]!.version
-  const [older, setOlder] = useState(versions[1]?.version ?? newest)
+  const folded = sittings(versions)
+  const [open, setOpen] = useState<number[]>([])
+  const [older, setOlder] = useState(folded[1]?.last.version ?? versions[1]?.version ?? newest)
+  const listed = folded.flatMap(({ last, saves }) =>
+    open.includes(last.version)
+      ? saves.map((each) => ({ ...each, more: 0, of: each === last ? last.version : 0 }))
+      : [{ ...last, more: saves.length - 1, of: last.version }]
+  )
   const [newer, setNewer] = useState(newest)
   const [cards, setCards] = useState<Record<number, Card>>({})
   const [manner, setManner] = useState('spread')
@@ -75,7 +76,7 @@ export function History({
   return (
     <>
       <Header />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <Group justify="space-between">
           <h1 className={classes.title}>
             <bdi>{title}</bdi>, its versions
@@ -100,7 +101,7 @@ export function History({
                 </tr>
               </thead>
               <tbody>
-                {versions.map((each) => (
+                {listed.map((each) => (
                   <tr key={each.version}>
                     <td>
                       <input
@@ -124,6 +125,14 @@ export function History({
                       <b>{each.version}</b> {each.author || 'no name'},{' '}
                       <time dateTime={each.savedAt}>{when(each.savedAt)}</time>
                       {each.note && <div className={classes.note}>{each.note}</div>}
+                      {each.more > 0 && (
+                        <button
+                          className={classes.more}
+                          onClick={() => setOpen([...open, each.of])}
+                        >
+                          {each.more} earlier {each.more === 1 ? 'save' : 'saves'} of this sitting
+                        </button>
+                      )}
                     </td>
                   </tr>
                 ))}

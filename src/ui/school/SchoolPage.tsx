@@ -55,7 +55,7 @@ export function SchoolPage() {
   return (
     <>
       <Header here="school" />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <h1>The school</h1>
         <Text c="dimmed">
           What all cards of the deck share, and how this school decides where schools differ.

@@ -39,7 +39,7 @@ export function Shelf() {
   return (
     <>
       <Header here="shelf" />
-      <main className={classes.main}>
+      <main id="main" tabIndex={-1} className={classes.main}>
         <div className={classes.top}>
           <div className={classes.side}>
             <h1 className={classes.title}>The shelf</h1>

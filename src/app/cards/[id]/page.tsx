@@ -6,6 +6,7 @@ import { cardTitles, loadCard } from '@/server/cards'
 import { loadSchool } from '@/server/school'
 import { CardPage } from '@/ui/cardView/CardPage'
 import { CardSheet } from '@/ui/cardView/CardSheet'
+import { OneSide } from '@/ui/cardView/OneSide'
 
 export const dynamic = 'force-dynamic'
 
@@ -20,9 +21,11 @@ export default async function Page({ params }: Props) {
   const { id } = await params
   const [stored, school, titles] = await Promise.all([loadCard(id), loadSchool(), cardTitles()])
   if (!stored) notFound()
+  const sheet = sheetOf(stored.card, school, titles)
+  const drawn = <CardSheet sheet={sheet} />
   return (
     <CardPage id={id}>
-      <CardSheet sheet={sheetOf(stored.card, school, titles)} />
+      {sheet.sided ? <OneSide first={sheet.firstSide}>{drawn}</OneSide> : drawn}
     </CardPage>
   )
 }
