@@ -1,8 +1,8 @@
 import { readdir, readFile } from 'node:fs/promises'
 import path from 'node:path'
 import { readCardBytes } from '@/core/formats'
-import type { School } from '@/core/card'
-import { createCard } from './cards'
+import type { Card, School, STATUSES } from '@/core/card'
+import { createCard, saveCard } from './cards'
 import { db } from './db'
 
 /** The invented school that the demo deck belongs to. */
@@ -18,6 +18,27 @@ export const DEMO_SCHOOL: Partial<School> = {
   },
 }
 
+/** How far the school is with some of its cards. */
+const STATUS: Readonly<Record<string, (typeof STATUSES)[number]>> = {
+  'long-side-angle': 'approved',
+  tree: 'approved',
+  'cat-and-cow': 'approved',
+  gate: 'review',
+  'low-cobra': 'review',
+  'seated-half-twist': 'review',
+}
+
+/** Some cards as they were first written. */
+const EARLIER: Readonly<Record<string, (card: Card) => Card>> = {
+  'long-side-angle': (card) => ({
+    ...card,
+    stay: { breaths: 3, repeats: 1 },
+    mistakes: card.mistakes.slice(0, 1),
+  }),
+  gate: (card) => ({ ...card, cautions: card.cautions.slice(0, 1), exit: card.exit.slice(0, 2) }),
+  tree: (card) => ({ ...card, alignment: card.alignment.slice(0, 2) }),
+}
+
 /**
  * Loads the demo deck into a database that never had one, in one transaction.
  * @param folder that holds the card files
@@ -31,7 +52,15 @@ export async function loadDemo(folder: string): Promise<number> {
     files.map(async (name) => readCardBytes(await readFile(path.join(folder, name))))
   )
   await db().transaction(async (trx) => {
-    for (const card of cards) await createCard(card, 'Demo', 'from the demo deck', trx)
+    for (const card of cards) {
+      const before = EARLIER[card.id]
+      if (before) {
+        await createCard(before(card), 'Ines Aldorf', 'first writing', trx)
+        await saveCard(card, 1, 'Jonas Reiter', 'after the review in class', trx)
+      } else await createCard(card, 'Ines Aldorf', 'from the demo deck', trx)
+      const status = STATUS[card.id]
+      if (status) await trx('cards').where({ id: card.id }).update({ status })
+    }
     await trx('deck')
       .where({ id: 1 })
       .update({

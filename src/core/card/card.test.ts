@@ -179,9 +179,13 @@ describe('completeness and findings', () => {
     expect(found(withValue(card, 'effects[0].basis', 'published'))).toEqual([
       'mend card/claims-have-a-basis effects[0].source',
     ])
-    expect(found(withValue(card, 'sideNamedBy', ''))).toEqual([
-      'mend card/name-complete sideNamedBy',
-    ])
+    // What is not written is nothing wrong, until the review is asked for.
+    expect(found(withValue(card, 'sideNamedBy', ''))).toEqual([])
+    expect(
+      checkCard(withValue(card, 'sideNamedBy', ''), DEFAULT_SCHOOL, true).map(
+        ({ rule, where }) => `${rule} ${where}`
+      )
+    ).toEqual(['card/name-complete sideNamedBy'])
     expect(found(withValue(card, 'enter[0].text', 'Drop left under the shoulder.'))).toEqual([
       'mend sides/unsure-word enter[0].text',
     ])

@@ -67,6 +67,7 @@ const CurveButton = later(() => import('./CurveButton').then((m) => m.CurveButto
 const PassTime = later(() => import('./PassTime').then((m) => m.PassTime))
 const Palette = later(() => import('./Palette').then((m) => m.Palette))
 const KeyMap = later(() => import('./KeyMap').then((m) => m.KeyMap))
+const WhoWrites = later(() => import('./WhoWrites').then((m) => m.WhoWrites))
 const StaleDialog = later(() => import('./StaleDialog').then((m) => m.StaleDialog))
 
 interface Props {
@@ -122,6 +123,7 @@ export function Bench({ stored, school }: Props) {
         <FindingsContext.Provider value={findings}>
           <Header>
             <Others id={stored.card.id} author={author} />
+            {saver && <WhoWrites saver={saver} />}
             {saver && <SaveMark saver={saver} />}
           </Header>
           <Page saver={saver} status={status} onStatus={setStatus} />

@@ -65,6 +65,7 @@ export function CautionsSection() {
                 value={caution.say}
                 label="Say"
                 name={`Caution ${at}, say`}
+                calm
               />
             </LineSpread>
             <TextInput
@@ -78,18 +79,6 @@ export function CautionsSection() {
               }
               style={{ flex: '1 1 100%' }}
             />
-            {caution.reason !== undefined && (
-              <TextInput
-                aria-label={`Reason of caution ${at}`}
-                placeholder="Why this differs from the usual verdict"
-                dir="auto"
-                value={caution.reason}
-                onChange={(event) =>
-                  set({ reason: dropUnwritable(event.currentTarget.value) || undefined })
-                }
-                style={{ flex: '1 1 100%' }}
-              />
-            )}
           </>
         )}
       />

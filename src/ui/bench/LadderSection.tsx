@@ -46,6 +46,7 @@ export function LadderSection() {
         <>
           <LineSpread label={`Rung ${at}`}>
             <SidedLine
+              calm
               path={`${path}.name`}
               value={rung.name}
               label={`Rung ${at}`}

@@ -28,7 +28,13 @@ export function MistakesSection() {
               label="Seen"
               name={`Seen ${at}`}
             />
-            <SidedLine path={`${path}.why`} value={mistake.why} label="Why" name={`Why ${at}`} />
+            <SidedLine
+              path={`${path}.why`}
+              value={mistake.why}
+              label="Why"
+              name={`Why ${at}`}
+              calm
+            />
             <SidedLine path={`${path}.say`} value={mistake.say} label="Say" name={`Say ${at}`} />
           </LineSpread>
           <NativeSelect

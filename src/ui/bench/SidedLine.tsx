@@ -1,6 +1,7 @@
 'use client'
 
 import type { ReactNode } from 'react'
+import { sideWords } from '@/core/sides'
 import { LABELS, packOf } from '@/core/language'
 import { HalfField } from './HalfField'
 import classes from './Spread.module.css'
@@ -13,6 +14,7 @@ export function SidedLine({
   label,
   name = label,
   placeholder,
+  calm = false,
 }: {
   path: string
   value: string
@@ -21,11 +23,15 @@ export function SidedLine({
   /** What the field is called by ear; the label when it stands once. */
   name?: string
   placeholder?: string
+  /** One line across, as long as it names no side: where a side is hardly ever meant. */
+  calm?: boolean
 }) {
   const sided = useBench((state) => state.card.sides === 'sided')
   const writtenFor = useBench((state) => state.card.writtenFor)
   const language = useBench((state) => state.card.language)
-  const unknown = sided && !packOf(language)
+  const across =
+    calm && sided && !sideWords(value, { language }).some(({ role }) => role !== 'plain')
+  const unknown = sided && !across && !packOf(language)
   const half = (side: 'left' | 'right'): ReactNode =>
     unknown && side !== writtenFor ? (
       <p className={`${classes.notHere} ${classes[side]}`}>{LABELS.sheet.notWritten(language)}</p>
@@ -36,18 +42,18 @@ export function SidedLine({
           value={value}
           side={side}
           writtenFor={writtenFor}
-          sided={sided}
-          label={sided ? `${name}, ${side} leads` : name}
-          placeholder={side === writtenFor || !sided ? placeholder : undefined}
+          sided={sided && !across}
+          label={sided && !across ? `${name}, ${side} leads` : name}
+          placeholder={side === writtenFor || !sided || across ? placeholder : undefined}
         />
       </div>
     )
   return (
-    <div className={classes.row}>
+    <div className={`${classes.row} ${across ? classes.across : ''}`}>
       <span />
-      {sided && half('left')}
+      {sided && !across && half('left')}
       <div className={`${classes.centre} ${classes.lineLabel}`}>{label}</div>
-      {half('right')}
+      {across ? half(writtenFor) : half('right')}
       <span />
     </div>
   )
