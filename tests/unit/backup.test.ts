@@ -31,7 +31,7 @@ const script = (verb: string, file: string) =>
 
 test('a backup brings a changed database back to what it was', async () => {
   const gate = (await loadCard('gate'))!
-  await saveCard({ ...gate.card, notes: 'before' }, 1, 'Ada', 'kept')
+  await saveCard({ ...gate.card, notes: 'before' }, gate.version, 'Ada', 'kept')
   await setStatus('gate', 'review')
   const before = await loadDeck()
   const file = path.join(dir, 'deck.dump')
@@ -41,7 +41,7 @@ test('a backup brings a changed database back to what it was', async () => {
     stderr: expect.stringContaining('there already'),
   })
 
-  await saveCard({ ...gate.card, notes: 'after' }, 2, 'Ben')
+  await saveCard({ ...gate.card, notes: 'after' }, gate.version + 1, 'Ben')
   await setStatus('gate', 'approved')
   await binCard('low-cobra')
   await db().raw('DELETE FROM search_words')
@@ -51,7 +51,8 @@ test('a backup brings a changed database back to what it was', async () => {
   expect(await loadDeck()).toEqual(before)
   expect((await versionsOf('gate')).map(({ author, note }) => [author, note])).toEqual([
     ['Ada', 'kept'],
-    ['Demo', 'from the demo deck'],
+    ['Jonas Reiter', 'after the review in class'],
+    ['Ines Aldorf', 'first writing'],
   ])
 })
 

@@ -16,7 +16,7 @@ export function useSectionInView<T extends string>(ids: readonly T[]): T {
         const first = all.split(' ').find((id) => seen.has(id))
         if (first) setHere(first as T)
       },
-      { rootMargin: '-60px 0px -55% 0px' }
+      { rootMargin: '-124px 0px -55% 0px' }
     )
     for (const id of all.split(' ')) {
       const section = document.getElementById(id)
