@@ -1,5 +1,4 @@
-import { chromium as playwright } from '@playwright/test'
-import { BROWSER_ARGS, chromium } from './lib.mjs'
+import { BROWSER_ARGS, chromium, ensureModules, ensurePackages, SetUpError } from './lib.mjs'
 
 /**
  * Takes a picture of a page of the running app.
@@ -11,6 +10,16 @@ const value = (flag, other) => {
   return at < 0 ? other : flags[at + 1]
 }
 
+try {
+  // A machine without a browser gets one, or is told what to install.
+  await ensurePackages({ browser: true })
+  await ensureModules()
+} catch (error) {
+  if (!(error instanceof SetUpError)) throw error
+  console.error(error.message)
+  process.exit(1)
+}
+const { chromium: playwright } = await import('@playwright/test')
 const browser = await playwright.launch({
   executablePath: chromium(),
   args: BROWSER_ARGS,

@@ -19,7 +19,7 @@ test('while a step is typed its breath, its time and what is wrong with it are t
   await expect(page.locator('[data-finding="breath/fold-on-out"]')).toHaveCount(0)
 
   await field(page, 'enter[0].text', 'right').press('Enter')
-  await page.keyboard.type('Step the right leg out to the side, foot flat.')
+  await page.keyboard.type('Step the right leg out to the side, with ease.')
   await expect(page.locator('[data-finding="breath/said-within-the-breath"]')).toContainText(
     '1 s over, about 2 words'
   )

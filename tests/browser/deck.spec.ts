@@ -27,20 +27,28 @@ test('every section is written on the bench, by keys, and saved', async ({ page,
   await page.getByRole('button', { name: 'Add a mistake' }).click()
   await page.getByLabel('Seen 1, right leads').fill('The left knee rolls in.')
   await expect(page.getByLabel('Seen 1, left leads')).toHaveValue('The right knee rolls in.')
-  await page.getByLabel('Why 1, right leads').fill('The knee takes the load.')
+  // No side is named: one line across, until there is one.
+  await page.getByLabel('Why 1', { exact: true }).fill('The knee takes the load.')
   await page.getByLabel('Say 1, right leads').fill('Press out.')
   await page.getByLabel('Cue that mistake 1 breaks').selectOption({ index: 1 })
 
   await page.getByRole('button', { name: 'Add a caution' }).click()
   await page.keyboard.type('vertigo')
-  await page.getByLabel('Caution 1, say, right leads').fill('Keep the left hand on the wall.')
+  const say = page.getByLabel('Caution 1, say', { exact: true })
+  await say.click()
+  await page.keyboard.type('Keep the left')
+  await expect(page.getByLabel('Caution 1, say, left leads')).toHaveValue('Keep the right')
+  await page.keyboard.type(' hand on the wall.')
+  await expect(page.getByLabel('Caution 1, say, right leads')).toHaveValue(
+    'Keep the left hand on the wall.'
+  )
 
   await page.getByRole('button', { name: 'Add a rung' }).click()
-  await page.getByLabel('Rung 1, name, right leads').fill('Free')
-  await page.getByLabel('Rung 1, name, right leads').press('Control+Enter')
-  await page.getByLabel('Rung 2, name, right leads').fill('At the wall')
-  await page.getByLabel('Rung 2, name, right leads').press('Alt+ArrowDown')
-  await expect(page.getByLabel('Rung 1, name, right leads')).toHaveValue('At the wall')
+  await page.getByLabel('Rung 1, name', { exact: true }).fill('Free')
+  await page.getByLabel('Rung 1, name', { exact: true }).press('Control+Enter')
+  await page.getByLabel('Rung 2, name', { exact: true }).fill('At the wall')
+  await page.getByLabel('Rung 2, name', { exact: true }).press('Alt+ArrowDown')
+  await expect(page.getByLabel('Rung 1, name', { exact: true })).toHaveValue('At the wall')
 
   await page.getByRole('button', { name: 'Add a step' }).first().click()
   await page.keyboard.type('Step the left foot back.')

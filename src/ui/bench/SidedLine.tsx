@@ -1,6 +1,6 @@
 'use client'
 
-import type { ReactNode } from 'react'
+import { Fragment, type ReactNode } from 'react'
 import { sideWords } from '@/core/sides'
 import { LABELS, packOf } from '@/core/language'
 import { HalfField } from './HalfField'
@@ -48,12 +48,18 @@ export function SidedLine({
         />
       </div>
     )
+  const side = (of: 'left' | 'right') => <Fragment key={of}>{half(of)}</Fragment>
   return (
     <div className={`${classes.row} ${across ? classes.across : ''}`}>
       <span />
-      {sided && !across && half('left')}
-      <div className={`${classes.centre} ${classes.lineLabel}`}>{label}</div>
-      {across ? half(writtenFor) : half('right')}
+      {[
+        // By keys, so that the half that is typed in stays itself when the other one appears.
+        sided && !across ? side('left') : null,
+        <div key="label" className={`${classes.centre} ${classes.lineLabel}`}>
+          {label}
+        </div>,
+        side(across ? writtenFor : 'right'),
+      ]}
       <span />
     </div>
   )
