@@ -11,6 +11,7 @@ import {
   jointMoments,
   keyframesOf,
   loadShares,
+  MASSES,
   massesOf,
   NORMAL_RANGES,
   readFigure,
@@ -145,6 +146,23 @@ describe('shares by least effort', () => {
     expect(centreOfMass(body, placed)[1]).toBeGreaterThan(0.55)
     expect(centreOfMass(body, placed)[1]).toBeLessThan(0.575)
   })
+})
+
+test('the masses stand beside a second published table', () => {
+  // de Leva 1996, men (from memory): the cuts between trunk and thigh differ, so they are taken together.
+  const arm = MASSES.upperArm + MASSES.forearm + MASSES.hand
+  const trunk = MASSES.pelvis + MASSES.lowBack + MASSES.ribs
+  for (const [own, published] of [
+    [arm, 0.0271 + 0.0162 + 0.0061],
+    [MASSES.shank + MASSES.foot, 0.0433 + 0.0137],
+    [trunk + 2 * MASSES.thigh, 0.4346 + 2 * 0.1416],
+    [MASSES.head, 0.0694],
+  ] as const)
+    expect(Math.abs(own - published)).toBeLessThan(0.025)
+  expect(MASSES.head + trunk + 2 * (arm + MASSES.thigh + MASSES.shank + MASSES.foot)).toBeCloseTo(
+    1,
+    2
+  )
 })
 
 describe('falling', () => {

@@ -1,0 +1,203 @@
+import { cueOf, finishedCards, lunge, stepsOf } from '../../../tests/support/cards'
+import { type Card, DEFAULT_SCHOOL, SECTIONS, withValue } from '../card'
+import { checkCard, RULES } from '.'
+
+/** Each rule once on what it is for, and once on the nearest thing that is right. */
+
+const enter = (...lines: Parameters<typeof stepsOf>[0]) => lunge({ enter: stepsOf(lines) })
+const more = (text: string) =>
+  lunge({ enter: [...lunge().enter, { id: 's5', breath: 'in', text }] })
+const cue = (text: string, of: Partial<Card['alignment'][number]> = {}) =>
+  lunge({ alignment: [cueOf(text, of)] })
+const rung = (id: string, of: Partial<Card['ladder'][number]> = {}): Card['ladder'][number] => ({
+  id,
+  name: 'A form',
+  props: [],
+  steps: { replace: [], add: [], omit: [] },
+  upWhen: [],
+  downWhen: [],
+  ...of,
+})
+const FEET = ['left sole', 'right sole'].map((part) => ({ part, on: 'floor' }))
+const figure = (of: object) =>
+  lunge({
+    setUp: { place: '', props: [], note: '', figure: of as NonNullable<Card['setUp']['figure']> },
+  })
+const even = (text: string) =>
+  lunge({ sides: 'even', sideNamedBy: '', exit: [], enter: stepsOf([['free', text]]) })
+const moving = (of: Partial<Card>) => lunge({ manner: 'moving', stay: { repeats: 6 }, ...of })
+const cycle = (repeat?: number) =>
+  moving({
+    enter: stepsOf([
+      ['in', 'Lift the chest.'],
+      ['out', 'Lower the chest.'],
+    ]).map((step) => ({ ...step, cycle: true as const, ...(repeat ? { repeat } : {}) })),
+  })
+const knee = (target: number) => ({
+  ...figure({ angles: { leftKnee: { flexion: 0 } }, contacts: FEET }),
+  alignment: [
+    cueOf('Straighten the left knee.', {
+      measure: { name: 'left knee angle', target, tolerance: 5, unit: 'deg' },
+    }),
+  ],
+})
+
+const CASES: Record<string, [fires: Card, silent: Card]> = {
+  'card/one-id-one-part': [withValue(lunge(), 'enter[1].id', 's1'), lunge()],
+  'card/links-lead-somewhere': [
+    lunge({ mistakes: [{ seen: 'a', why: 'b', say: 'c', on: 'both', cue: 'a9' }] }),
+    {
+      ...cue('Press down.'),
+      mistakes: [{ seen: 'a', why: 'b', say: 'c', on: 'both', cue: 'a1' }],
+    },
+  ],
+  'card/language-is-known': [lunge({ language: 'eo' }), lunge({ language: 'en-GB' })],
+  'card/one-reference-rung': [
+    lunge({ ladder: [rung('a', { reference: true }), rung('b', { reference: true })] }),
+    lunge({ ladder: [rung('a', { reference: true }), rung('b')] }),
+  ],
+  'card/not-its-own-counter': [{ ...lunge(), counter: [lunge().id] }, lunge({ counter: ['tree'] })],
+  'card/claims-have-a-basis': [
+    lunge({ effects: [{ text: 'It calms.', basis: 'published' }] }),
+    lunge({ effects: [{ text: 'It calms.', basis: 'published', source: 'A study, 2019' }] }),
+  ],
+  'names/sanskrit-in-iast': [
+    withValue(lunge(), 'names.sanskrit', 'anjaneyasana'),
+    withValue(lunge(), 'names.sanskrit', 'añjaneyāsana'),
+  ],
+  'sides/unsure-word': [more('Drop left under the ribs.'), more('Drop the left ribs.')],
+  'sides/suspect-fixed': [
+    lunge({ exit: stepsOf([['out', 'Roll to the right side and sit up.']], 'x') }),
+    lunge({ exit: stepsOf([['out', 'Roll to the {right} side and sit up.']], 'x') }),
+  ],
+  'sides/silent-swap': [more('Interlace the fingers.'), more('Interlace, right thumb on top.')],
+  'sides/one-sided-cue-is-marked': [
+    cue('Hold the right side only.'),
+    cue('Hold the right side only.', { on: 'right-only' }),
+  ],
+  'sides/same-form-on-both': [
+    more('Stay three breaths on the right side, five on the left side.'),
+    more('Stay three breaths on the right side, three on the left side.'),
+  ],
+  'sides/lead-agrees': [
+    enter(['in', 'Grow tall.'], ['out', 'Step the right foot back.']),
+    enter(['in', 'Grow tall.'], ['out', 'Step the left foot back.']),
+  ],
+  'sides/slip': [more('Bend the left knee deeper.'), more('Bend the right knee deeper.')],
+  'sides/other-than-what': [
+    enter(['in', 'Lift the other foot.']),
+    enter(['in', 'Lift one foot, then the other foot.']),
+  ],
+  'sides/front-back-is-set': [
+    enter(['in', 'Press the back heel.']),
+    enter(['in', 'Step one foot back and press the back heel.']),
+  ],
+  'sides/braces-fix-a-side': [more('Stay here {cycle}.'), more('Hold the {right} wall.')],
+  'sides/even-names-both': [
+    even('Lift the left heel.'),
+    even('Lift the left heel, then the right.'),
+  ],
+  'breath/in-and-out-take-turns': [
+    enter(['in', 'Grow tall.'], ['in', 'Lift the arms.']),
+    enter(['in', 'Grow tall.'], ['free', 'Feel.'], ['in', 'Lift the arms.']),
+  ],
+  'breath/fold-on-out': [enter(['in', 'Fold forward.']), enter(['in', 'Fold the blanket.'])],
+  'breath/lengthen-before-turn': [
+    lunge({ spine: 'twist', enter: stepsOf([['out', 'Turn to the right.']]) }),
+    lunge({
+      spine: 'twist',
+      enter: stepsOf([
+        ['in', 'Grow tall.'],
+        ['out', 'Turn to the right.'],
+      ]),
+    }),
+  ],
+  'breath/one-movement-a-phase': [
+    enter(['in', 'Lift the arms and bend the knees.']),
+    enter(['in', 'Lift the arms and spread the fingers.']),
+  ],
+  'breath/no-hold': [enter(['hold-in', 'Stay.']), enter(['free', 'Never hold the breath.'])],
+  'breath/count-of-what': [cue('Hold for five.'), cue('Hold for five breaths.')],
+  'breath/said-within-the-breath': [
+    enter(['in', 'Step the left foot back a whole leg length along the mat, heel high.']),
+    enter(['in', 'Step the left foot back.']),
+  ],
+  'breath/cycle-is-marked': [moving({}), cycle()],
+  'breath/cycle-counts-once': [cycle(2), cycle()],
+  'figure/can-be-read': [
+    figure({ angles: { leftWing: { flexion: 3 } } }),
+    figure({ angles: {}, contacts: FEET }),
+  ],
+  'figure/contacts-are-met': [
+    figure({
+      angles: {},
+      contacts: FEET,
+      straps: [
+        ['left palm', 'right palm', 1],
+        ['crown', 'left heel', 5],
+      ],
+    }),
+    figure({ angles: {}, contacts: FEET }),
+  ],
+  'figure/keeps-the-cues': [knee(60), knee(0)],
+  'figure/does-not-fall': [
+    figure({ angles: { pelvis: { tilt: 60 } }, contacts: FEET }),
+    figure({ angles: { pelvis: { tilt: 2 } }, contacts: FEET }),
+  ],
+  'figure/within-its-ranges': [
+    figure({ angles: { leftKnee: { flexion: 200 }, rightKnee: { flexion: 200 } }, contacts: FEET }),
+    figure({ angles: { leftKnee: { flexion: 20 }, rightKnee: { flexion: 20 } }, contacts: FEET }),
+  ],
+  'figure/limbs-apart': [
+    figure({
+      angles: { leftHip: { abduction: -25 }, rightHip: { abduction: -25 } },
+      contacts: FEET,
+    }),
+    figure({ angles: { leftHip: { abduction: 10 }, rightHip: { abduction: 10 } }, contacts: FEET }),
+  ],
+}
+
+const rulesOn = (card: Card, asked = false) =>
+  checkCard(card, DEFAULT_SCHOOL, asked).map(({ rule }) => rule)
+
+test('every rule of the register has its case', () => {
+  expect(Object.keys(CASES).sort()).toEqual(
+    RULES.filter(({ whenAsked }) => !whenAsked)
+      .map(({ id }) => id)
+      .sort()
+  )
+})
+
+test.each(Object.entries(CASES))(
+  '%s fires, and is silent on a near miss',
+  (id, [fires, silent]) => {
+    expect(rulesOn(fires)).toContain(id)
+    expect(rulesOn(silent)).not.toContain(id)
+  }
+)
+
+/** What makes a section unwritten. */
+const TAKEN: Partial<Record<(typeof SECTIONS)[number]['id'], Partial<Card>>> = {
+  name: { names: { common: [], sanskrit: '', aliases: [], meaning: '' } },
+  when: { when: { timeOfDay: '' } },
+  setup: { setUp: { place: '', props: [], note: '' } },
+  enter: { enter: [] },
+  alignment: { alignment: [] },
+  stay: { stay: { repeats: 1 } },
+  mistakes: { mistakes: [] },
+  cautions: { cautions: [] },
+  ladder: { ladder: [] },
+  exit: { exit: [] },
+  rest: { counter: [] },
+}
+
+test.each(SECTIONS.map(({ id }) => id))(
+  'what is missing of “%s” is told when review is asked for',
+  (id) => {
+    const card = finishedCards().find((each) => each.id === 'gate')!
+    const without = { ...card, ...TAKEN[id] }
+    expect(rulesOn(card, true)).not.toContain(`card/${id}-complete`)
+    expect(rulesOn(without, true)).toContain(`card/${id}-complete`)
+    expect(rulesOn(without)).not.toContain(`card/${id}-complete`)
+  }
+)
