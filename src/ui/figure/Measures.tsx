@@ -1,9 +1,9 @@
 'use client'
 
+import { LABELS } from '@/core/language'
 import { MARKED, measureWords } from '@/core/figure'
 import type { FigureAnswer } from '@/workers/figure'
 import classes from './FigureBench.module.css'
-import { worded } from './worded'
 
 const canShow = (name: string) => MARKED.includes(name.replace(/^(?:left|right) /, ''))
 
@@ -24,7 +24,9 @@ export function Measures({
         <p className={classes.limits}>
           At the end of their range (diamonds):{' '}
           {answer.limits
-            .map((each) => `${worded(each.joint)} ${worded(each.angle)} ${each.value}°`)
+            .map(
+              (each) => `${LABELS.worded(each.joint)} ${LABELS.worded(each.angle)} ${each.value}°`
+            )
             .join(', ')}
           .
         </p>
@@ -65,7 +67,7 @@ export function Measures({
           <tbody>
             {answer.carried?.moments.map(({ joint, moment }) => (
               <tr key={joint}>
-                <th scope="row">{worded(joint)}</th>
+                <th scope="row">{LABELS.worded(joint)}</th>
                 <td>{(moment * 100).toFixed(1)} %</td>
               </tr>
             ))}

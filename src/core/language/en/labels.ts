@@ -13,6 +13,7 @@ import type {
   Stay,
   Verdict,
 } from '../../card'
+import { worded } from './worded'
 
 /** English: what the parts of a card, of a sheet and of a finding are called. */
 
@@ -299,6 +300,7 @@ const sizes = {
 }
 
 export const englishLabels = {
+  worded,
   timesOf,
   conventions,
   poses,

@@ -1,5 +1,6 @@
 import type { SideRole } from '../lexicon'
 import type { SectionId } from '../../card'
+import { worded } from './worded'
 
 /** English: what the rules look at and why, and what they say of a card. */
 
@@ -159,9 +160,6 @@ const rules = {
     why: 'A picture that breaks its own cue is believed more than the words.',
   },
 }
-
-/** `leftHip` in words. */
-const worded = (name: string) => name.replace(/(?<=[a-z])(?=[A-Z])/g, ' ').toLowerCase()
 
 export const englishSays = {
   rules,
