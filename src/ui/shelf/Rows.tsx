@@ -11,7 +11,7 @@ import type { ShelfCard } from '@/core/deck'
 
 const TILE_WIDTH = 230
 const GAP = 12
-const TILE_HEIGHT = 126
+const TILE_HEIGHT = 138
 const HEAD_HEIGHT = 56
 
 type Row = { base: Base; count: number } | { cards: ShelfCard[] }
