@@ -16,7 +16,6 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import { IconGripVertical } from '@tabler/icons-react'
 import { type RefObject, useEffect, useLayoutEffect, useState } from 'react'
 import { createPortal } from 'react-dom'
 import classes from './Spread.module.css'
@@ -85,9 +84,7 @@ function Grip({ id, label, box }: { id: string; label: string; box: Props['box']
   })
   if (!slot) return null
   return createPortal(
-    <button className={classes.grip} {...attributes} {...listeners} aria-label={label}>
-      <IconGripVertical size={15} />
-    </button>,
+    <button className={classes.grip} {...attributes} {...listeners} aria-label={label} />,
     slot
   )
 }

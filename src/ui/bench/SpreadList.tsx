@@ -1,7 +1,7 @@
 'use client'
 
-import { ActionIcon, Button } from '@mantine/core'
-import { IconPlus, IconTrash } from '@tabler/icons-react'
+import { Button } from '@mantine/core'
+import { IconPlus } from '@tabler/icons-react'
 import { type ComponentType, type KeyboardEvent, memo, useMemo, useRef } from 'react'
 import { belongsTo, otherSide } from '@/core/sides'
 import {
@@ -262,15 +262,15 @@ interface DeleteProps {
 
 const Delete = memo(function Delete({ name, index, writtenFor, remove }: DeleteProps) {
   return (
-    <ActionIcon
+    // Drawn as a letter: a drawing in each row is put together anew at each letter that is typed.
+    <button
+      type="button"
       className={classes.bin}
-      variant="subtle"
-      color="gray"
-      size="sm"
       aria-label={`Delete ${name}`}
+      title={`Delete ${name}`}
       onClick={() => remove(index, writtenFor)}
     >
-      <IconTrash size={15} />
-    </ActionIcon>
+      ×
+    </button>
   )
 })
