@@ -43,7 +43,7 @@ export function WhoWrites({ saver }: { saver: Saver }) {
       }}
     >
       <label>
-        Saved. Who writes?{' '}
+        Who is writing?{' '}
         <input
           value={name}
           maxLength={200}
