@@ -166,7 +166,7 @@ test('history compares two versions and brings one back; the bin keeps a card un
 
   await page.getByRole('button', { name: 'Put this card into the bin' }).click()
   await page.waitForURL('**/bin')
-  await expect(page.getByRole('main').getByText('Old and new')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Put back Old and new' })).toBeVisible()
   await expectAccessible(page)
   await page
     .getByRole('button', { name: /Put back/ })
