@@ -186,7 +186,12 @@ function Lists({
               <bdi>{titleOfGroup(by, key, group)}</bdi> <small>{group.length}</small>
             </h2>
             {by === 'rule' && group.some((line) => line.finding.fix) && (
-              <Button size="compact-sm" variant="default" onClick={() => setMending(key)}>
+              <Button
+                size="compact-sm"
+                variant="default"
+                style={{ flex: 'none' }}
+                onClick={() => setMending(key)}
+              >
                 Mend many at once …
               </Button>
             )}
