@@ -259,27 +259,37 @@ export function supportCorners(solved: Solved): readonly (readonly [number, numb
   )
 }
 
+type Flat = readonly [number, number]
+
+/** From the edge around corners to a point, the shortest way; the edge of one corner is the corner. */
+function fromEdge(corners: readonly Flat[], [x, z]: Flat): Flat {
+  const ways = corners.map((a, i): Flat => {
+    const b = corners[(i + 1) % corners.length]!
+    const [ex, ez] = [b[0] - a[0], b[1] - a[1]]
+    const long = ex * ex + ez * ez
+    const along = (x - a[0]) * ex + (z - a[1]) * ez
+    const t = long < 1e-18 ? 0 : Math.max(0, Math.min(1, along / long))
+    return [x - a[0] - t * ex, z - a[1] - t * ez]
+  })
+  return ways.reduce((best, each) => (Math.hypot(...each) < Math.hypot(...best) ? each : best))
+}
+
 /**
  * How far the centre of mass lies inside the support, in statures; below 0 it lies outside, and
  * the body would fall.
  */
 export function balanceMargin(solved: Solved): number {
   const corners = supportCorners(solved)
-  const [x, , z] = centreOfMass(solved.body, solved.placed)
   if (corners.length === 0) return -Infinity
-  if (corners.length === 1) return -Math.hypot(x - corners[0]![0], z - corners[0]![1])
-  let inside = true
-  let nearest = Infinity
-  corners.forEach((a, i) => {
-    const b = corners[(i + 1) % corners.length]!
-    const [ex, ez] = [b[0] - a[0], b[1] - a[1]]
-    const long = Math.hypot(ex, ez)
-    if (long < 1e-9) return
-    if ((ex * (z - a[1]) - ez * (x - a[0])) / long < 0) inside = false
-    const t = Math.max(0, Math.min(1, ((x - a[0]) * ex + (z - a[1]) * ez) / (long * long)))
-    nearest = Math.min(nearest, Math.hypot(x - a[0] - t * ex, z - a[1] - t * ez))
-  })
-  return inside && corners.length > 2 ? nearest : -nearest
+  const [x, , z] = centreOfMass(solved.body, solved.placed)
+  const away = Math.hypot(...fromEdge(corners, [x, z]))
+  const inside =
+    corners.length > 2 &&
+    corners.every((a, i) => {
+      const b = corners[(i + 1) % corners.length]!
+      return (b[0] - a[0]) * (z - a[1]) - (b[1] - a[1]) * (x - a[0]) >= 0
+    })
+  return inside ? away : -away
 }
 
 /** A body that falls: how far its weight lies outside what carries it, and which way. */
@@ -287,7 +297,7 @@ export interface Fall {
   /** In statures; null when nothing carries it at all. */
   by: number | null
   /** On the floor: to its left, and to the front. */
-  way: readonly [number, number]
+  way: Flat
 }
 
 /** @returns null for a body that is held, by the floor, a wall or what it leans on */
@@ -296,15 +306,6 @@ export function fallOf(solved: Solved): Fall | null {
   const corners = supportCorners(solved)
   if (corners.length === 0) return { by: null, way: [0, 0] }
   const [x, , z] = centreOfMass(solved.body, solved.placed)
-  const nearest = corners
-    .map((a, i) => {
-      const b = corners[(i + 1) % corners.length]!
-      const [ex, ez] = [b[0] - a[0], b[1] - a[1]]
-      const long = ex * ex + ez * ez
-      const t =
-        long < 1e-12 ? 0 : Math.max(0, Math.min(1, ((x - a[0]) * ex + (z - a[1]) * ez) / long))
-      return [x - a[0] - t * ex, z - a[1] - t * ez] as const
-    })
-    .reduce((best, each) => (Math.hypot(...each) < Math.hypot(...best) ? each : best))
-  return { by: Math.hypot(...nearest), way: nearest }
+  const way = fromEdge(corners, [x, z])
+  return { by: Math.hypot(...way), way }
 }

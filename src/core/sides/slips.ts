@@ -198,15 +198,7 @@ export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[]
       if (known) found.push(told(claim, known))
     }
   }
-  return found.filter(
-    (each, i) =>
-      found.findIndex(
-        ({ where, fix }) =>
-          where === each.where &&
-          fix!.patches[0] &&
-          JSON.stringify(fix) === JSON.stringify(each.fix)
-      ) === i
-  )
+  return found
 }
 
 /** Two side words of one line that cannot both be right. */

@@ -345,7 +345,6 @@ function readRight(here: Around): Reading {
     if (TO_A_PLACE.test(p1 ?? '') && WHEN_WORDS.has(n1!) && !NOT_HERE.test(n1!)) return 'side'
     return 'plain'
   }
-  if (TO_A_PLACE.test(p1 ?? '')) return 'side'
   return 'side'
 }
 
