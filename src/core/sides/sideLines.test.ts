@@ -27,6 +27,10 @@ const SWAPPED = lines(`
   Set the left hand right beside the right foot. | Set the right hand right beside the left foot.
   Alright, take the left foot back. | Alright, take the right foot back.
   Everything is all right on the left side. | Everything is all right on the right side.
+  Five left, five right. | Five right, five left.
+  Three times left, then two times right. | Three times right, then two times left.
+  One breath left, two on the left. | One breath right, two on the right.
+  Two to the left, two to the right, one left. | Two to the right, two to the left, one right.
   Hold for four breaths right and four breaths left. | Hold for four breaths left and four breaths right.
   Five left, five right. | Five right, five left.
   Take two breaths on the left, two on the right. | Take two breaths on the right, two on the left.
@@ -236,6 +240,9 @@ const STAYING = lines(`
   Get it right slowly.
   All right, and up.
   Two breaths left.
+  One left, three left.
+  How many breaths left, right?
+  Two more rounds left, one round left, done.
   One more round left.
   With the breath you have left, lengthen.
   What strength is left goes into the legs.

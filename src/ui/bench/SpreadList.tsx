@@ -166,18 +166,22 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
         </div>
       )}
       {items.length === 0 && <p className={classes.teach}>{teach}</p>}
-      {items.map((item, index) => (
-        <SpreadRow
-          key={item.id}
-          item={item}
-          index={index}
-          kind={kind as unknown as RowKind<Item>}
-          sided={sided}
-          writtenFor={writtenFor}
-          firstSide={firstSide}
-          language={language}
-          actions={actions}
-        />
+      {grouped(items).map((group, at) => (
+        <div key={at} className={classes.group}>
+          {group.map((item, within) => (
+            <SpreadRow
+              key={item.id}
+              item={item}
+              index={at * GROUP + within}
+              kind={kind as unknown as RowKind<Item>}
+              sided={sided}
+              writtenFor={writtenFor}
+              firstSide={firstSide}
+              language={language}
+              actions={actions}
+            />
+          ))}
+        </div>
       ))}
       {quiet && sorting}
       <div className={classes.add}>
@@ -192,6 +196,15 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
       </div>
     </div>
   )
+}
+
+/** Rows that are laid out together: at a letter the browser looks at one group, not at all rows. */
+const GROUP = 6
+
+function grouped<T>(items: readonly T[]): T[][] {
+  const groups: T[][] = []
+  for (let at = 0; at < items.length; at += GROUP) groups.push(items.slice(at, at + GROUP))
+  return groups
 }
 
 interface RowProps {

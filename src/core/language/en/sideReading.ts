@@ -27,6 +27,12 @@ import {
  */
 export type Reading = 'side' | 'plain' | 'unsure'
 
+/**
+ * A word on its own, before it is held against the others. `counted` is a "left" after a
+ * number, "three left": what remains, or a side with its count.
+ */
+type Alone = Reading | 'counted'
+
 interface Token {
   word: string
   /** Without a blank before it: the second part of a compound. */
@@ -46,17 +52,18 @@ interface Around {
 const TOKEN = /[^\s.,;:!?()[\]"“”…—–/&|{}-]+|[.,;:!?()[\]"“”…—–/&|{}-]/g
 const REACH = 6
 
-function tokens(text: string): Token[] {
+function tokens(text: string, most = Infinity): Token[] {
   const found: Token[] = []
   for (const match of text.matchAll(TOKEN)) {
     const gap = match.index > 0 && /\s/.test(text[match.index - 1]!)
     found.push({ word: match[0].toLowerCase().replace('’', "'"), joined: match.index > 0 && !gap })
+    if (found.length === most) break
   }
   return found
 }
 
 /** Letters in which the nearest words stand. */
-const NEAR = 56
+const NEAR = 160
 
 function around(text: string, start: number, end: number): Around {
   let from = start
@@ -68,7 +75,7 @@ function around(text: string, start: number, end: number): Around {
   // A word that is cut in two is the furthest one.
   return {
     before: tokens(head.slice(-NEAR)).slice(-REACH).reverse(),
-    after: tokens(tail.slice(0, NEAR)).slice(0, REACH),
+    after: tokens(tail, REACH),
     head,
     tail,
   }
@@ -164,6 +171,9 @@ function limbNext({ after }: Around): boolean {
   return /^(?:upper|lower|inner|outer)$/.test(after[0]?.word ?? '') && at > 0 && isEnd(word)
 }
 
+/** In "…, right?" one is asked. */
+const endsNoQuestion = (word?: string) => word !== '?' && endsThere(word)
+
 /** "left-right", "left/right", "right, left, right", "left (right)": one beside the other. */
 function sideBeside({ before, after }: Around): boolean {
   const joins = /^(?:-|–|—|\/|&|\||and|or|nor|to|then)$/
@@ -178,8 +188,8 @@ function sideBeside({ before, after }: Around): boolean {
       (isSide(before[1]?.word) ||
         (before[1]?.word === '-' && isSide(before[2]?.word)) ||
         (before[1]?.word === 'to' && isSide(before[2]?.word)))) ||
-    (after[0]?.word === ',' && isSide(after[1]?.word) && endsThere(after[2]?.word)) ||
-    (before[0]?.word === ',' && isSide(before[1]?.word) && endsThere(after[0]?.word)) ||
+    (after[0]?.word === ',' && isSide(after[1]?.word) && endsNoQuestion(after[2]?.word)) ||
+    (before[0]?.word === ',' && isSide(before[1]?.word) && endsNoQuestion(after[0]?.word)) ||
     (/^(?:and|or|then)$/.test(before[0]?.word ?? '') &&
       before[1]?.word === ',' &&
       isSide(before[2]?.word) &&
@@ -358,9 +368,9 @@ const WHAT_IS =
   /\b(?:what|whatever|all|all that|that|who|which|nothing|anything|something|everything|little|none|any|much|more|some|few|enough|there|how|breath|time|one|only|still)(?:['’]s|\s+(?:is|are|was|were|be|remains|you\s+have|we\s+have|you\s+still\s+have|has\s+been|it\s+has))(?:\s+still)?\s+$/i
 const BE = /^(?:be|been|being|is|are|was|were|get|gets|it's|they're|that's|isn't|aren't)$/
 
-/** "two breaths left", "any room left": what remains, unless counted against the other side. */
-function remains(here: Around, side: Side): boolean {
-  const { before, after, head, tail } = here
+/** "two breaths left", "any room left": what remains, unless a number stands before it. */
+function remains(here: Around): false | 'plain' | 'counted' {
+  const { before, after } = here
   const p1 = before[0]?.word ?? ''
   // "Lean a little left."
   if (
@@ -373,13 +383,13 @@ function remains(here: Around, side: Side): boolean {
   const things =
     p1 !== "o'clock" &&
     ![BODY, MEASURED, SPACE_WORDS, WHEN_WORDS, DETERMINERS].some((kind) => kind.has(p1))
-  const counted =
+  const numbered =
     amount(p1) ||
-    RESOURCES.has(p1) ||
-    (things && (amount(p2) || (/s$/.test(p1) && (amount(p3) || amount(p4))))) ||
-    (/^(?:have|has|had)$/.test(p1) &&
-      before.slice(1).some(({ word }) => RESOURCES.has(word) || amount(word)))
-  if (!counted) return false
+    ((things || RESOURCES.has(p1)) && (amount(p2) || (/s$/.test(p1) && (amount(p3) || amount(p4)))))
+  const had =
+    /^(?:have|has|had)$/.test(p1) &&
+    before.slice(1).some(({ word }) => RESOURCES.has(word) || amount(word))
+  if (!numbered && !had && !RESOURCES.has(p1)) return false
   const n1 = after[0]?.word
   const ends =
     isEnd(n1) ||
@@ -387,17 +397,15 @@ function remains(here: Around, side: Side): boolean {
       n1 ?? ''
     )
   if (!ends || (n1 === 'of' && amount(p1))) return false
-  // Counted for each side: "five breaths left, five breaths right".
-  const other = side === 'left' ? 'right' : 'left'
-  const more = `(?:\\d+|${[...AMOUNTS].join('|')}|one|two|three|four|five|six|seven|eight|nine|ten|same|twice|once)`
-  const against = new RegExp(
-    `\\b${more}(?:\\s+\\p{L}+){0,2}\\s+(?:(?:on|to)\\s+)?(?:(?:the|your)\\s+)?${other}(?=\\s*(?:[.,;:!?)]|$)|\\s+(?:and|or|then)\\b)`,
-    'iu'
-  )
-  return !against.test(head) && !against.test(tail)
+  return numbered && endsThere(n1) ? 'counted' : 'plain'
 }
 
-function readLeft(here: Around, side: Side): Reading {
+const COUNTED_ON_A_SIDE = new RegExp(
+  `\\b(?:\\d+|${[...AMOUNTS].join('|')}|one|two|three|four|five|six|seven|eight|nine|ten|same|twice|once)(?:\\s+\\p{L}+){0,2}\\s+(?:on|to)\\s+(?:the|your)\\s+(?:left|right)\\b`,
+  'iu'
+)
+
+function readLeft(here: Around): Alone {
   const { before, after } = here
   const [n1, n2] = [after[0]?.word, after[1]?.word]
   const [p1, p2] = [before[0]?.word, before[1]?.word]
@@ -411,7 +419,7 @@ function readLeft(here: Around, side: Side): Reading {
     return 'unsure'
   }
   if (sideBeside(here)) return 'side'
-  if (HAVE.test(p1 ?? '') && !remains(here, side)) {
+  if (HAVE.test(p1 ?? '') && !remains(here)) {
     if (
       DETERMINERS.has(n1 ?? '') ||
       PRONOUNS.has(n1 ?? '') ||
@@ -444,7 +452,8 @@ function readLeft(here: Around, side: Side): Reading {
   )
     return 'plain'
   if (WHAT_IS.test(here.head)) return n1 === 'of' && !/\bwhat\b/i.test(here.head) ? 'side' : 'plain'
-  if (remains(here, side)) return 'plain'
+  const remaining = remains(here)
+  if (remaining) return remaining
   if (hasDeterminer(here)) return 'side'
   if (BE.test(p1 ?? '') && n1 !== 'of') {
     if (/^(?:be|been|being|get|gets)$/.test(p1 ?? '')) return 'plain'
@@ -512,16 +521,45 @@ export function plainlyNamesSide(text: string, start: number, end: number): bool
   return !COULD_HAVE_LEFT.test(text.slice(Math.max(0, start - 10), start))
 }
 
-/**
- * Reads the word at `start`..`end` as it stands, and as it would be read in the mirrored line.
- * @param side the word that stands there
- * @returns what each of the two is
- */
-export function readSide(side: Side, text: string, start: number, end: number): [Reading, Reading] {
+/** A "left" or "right" of a line, read as either of the two words. */
+export interface SideRead {
+  side: Side
+  /** Where its sentence begins. */
+  sentence: number
+  left: Alone
+  right: Reading
+}
+
+/** Reads the word at `start`..`end` on its own. */
+export function readAlone(side: Side, text: string, start: number, end: number): SideRead {
   const here = around(text, start, end)
-  const left = readLeft(here, side)
-  const right = readRight(here)
-  return side === 'left' ? [left, right] : [right, left]
+  const left = readLeft(here)
+  const counted = left === 'counted' && COUNTED_ON_A_SIDE.test(here.head + here.tail)
+  return {
+    side,
+    sentence: start - here.head.length,
+    left: counted ? 'side' : left,
+    right: readRight(here),
+  }
+}
+
+/**
+ * Holds the counted words of a line against each other: "five breaths left, five breaths right"
+ * are sides, "three left, two left" is what remains. Who is held against whom doesn't hang on
+ * which of the two words stands there, so that the mirrored line is read alike.
+ * @returns for each word what it is as it stands, and what it would be in the mirrored line
+ */
+export function readTogether(words: readonly SideRead[]): [Reading, Reading][] {
+  const sides = new Map<number, Set<Side>>()
+  for (const { side, sentence, left, right } of words) {
+    if (left !== 'counted' || right !== 'side') continue
+    sides.set(sentence, (sides.get(sentence) ?? new Set()).add(side))
+  }
+  return words.map(({ side, sentence, left, right }) => {
+    const against = right === 'side' && sides.get(sentence)?.size === 2
+    const asLeft = left === 'counted' ? (against ? 'side' : 'plain') : left
+    return side === 'left' ? [asLeft, right] : [right, asLeft]
+  })
 }
 
 // Letters.

@@ -1,6 +1,13 @@
 import type { Lexicon, SideOptions, SideWord, Turning } from '../lexicon'
 import { englishHabits } from './sideHabits'
-import { letterNamesSide, plainlyNamesSide, readSide, shortNamesSide } from './sideReading'
+import {
+  letterNamesSide,
+  plainlyNamesSide,
+  readAlone,
+  readTogether,
+  shortNamesSide,
+  type SideRead,
+} from './sideReading'
 
 const HOURS = 'one two three four five six seven eight nine ten eleven twelve'.split(' ')
 
@@ -87,7 +94,10 @@ function endingAt(text: string, index: number): string | null {
   return ENDING.exec(text)?.[0] ?? null
 }
 
-function readWord(text: string, start: number, word: string): SideWord | null {
+/** Words that are still to be held against each other. */
+type Pending = Map<SideWord, SideRead>
+
+function readWord(text: string, start: number, word: string, pending: Pending): SideWord | null {
   if (!breaksWord(text, start - 1) && WORD_BEFORE.test(text.slice(Math.max(0, start - 2), start)))
     return null
   const end = start + word.length
@@ -98,9 +108,16 @@ function readWord(text: string, start: number, word: string): SideWord | null {
   const found = { start, end, kind: 'side', side, other: other ?? word } as const
   if (other === null) return { ...found, role: 'plain' }
   if (ending || plainlyNamesSide(text, start, end)) return { ...found, role: 'swaps' }
-  const [here, mirrored] = readSide(side, text, start, end)
-  if (here !== 'side') return { ...found, role: here }
-  return { ...found, role: mirrored === 'side' ? 'swaps' : 'unsure' }
+  const open: SideWord = { ...found, role: 'unsure' }
+  pending.set(open, readAlone(side, text, start, end))
+  return open
+}
+
+function settle(pending: Pending): void {
+  const words = [...pending.keys()]
+  readTogether([...pending.values()]).forEach(([here, mirrored], index) => {
+    words[index]!.role = here !== 'side' ? here : mirrored === 'side' ? 'swaps' : 'unsure'
+  })
 }
 
 function readTurn(text: string, start: number, word: string, turning: Turning): SideWord | null {
@@ -147,6 +164,7 @@ function readHour(text: string, start: number, word: string): SideWord | null {
 function find(text: string, options: SideOptions = {}): SideWord[] {
   const turning = options.turning ?? 'counterclockwise'
   const words: SideWord[] = []
+  const pending: Pending = new Map()
   const candidate = OF_CLOCK.test(text) ? OR_HOUR : CANDIDATE
   candidate.lastIndex = 0
   for (let match = candidate.exec(text); match; match = candidate.exec(text)) {
@@ -172,10 +190,11 @@ function find(text: string, options: SideOptions = {}): SideWord[] {
         : word.length <= 3
           ? readLetter(text, start, word)
           : word.length <= 5
-            ? readWord(text, start, word)
+            ? readWord(text, start, word, pending)
             : readTurn(text, start, word, turning)
     if (found) words.push(found)
   }
+  settle(pending)
   return words
 }
 
