@@ -3,13 +3,11 @@
 import { type KeyboardEvent, memo, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { dropUnwritable, MAX_LINE, type Side, valueAt } from '@/core/card'
 import { type MirrorOptions, mirrorText, sideWords, toggleFixed } from '@/core/sides'
+import { keepTyping, steadyHeight } from './fieldEvents'
 import { fieldName } from './focus'
 import classes from './HalfField.module.css'
 import { keyOf } from './keys'
 import { useBench, useBenchStore } from './store'
-
-/** Events of typing that nothing outside a field listens to. */
-const OWN = ['input', 'beforeinput', 'textInput', 'keypress', 'keyup', 'selectionchange'] as const
 
 interface Props {
   /** Where the line stands in the card. */
@@ -46,6 +44,7 @@ export const HalfField = memo(function HalfField(props: Props) {
 
   useLayoutEffect(() => {
     const box = field.current!
+    const steady = steadyHeight(box.form!, backdrop.current!, classes.steady!)
     const here = () => document.activeElement === box
     /** What was typed stands letter by letter as long as it means what is stored. */
     const show = (stored: string) => {
@@ -60,23 +59,26 @@ export const HalfField = memo(function HalfField(props: Props) {
     }
     settle(value)
     // Of the half that is not typed in, the letters are drawn at once, the field follows the pause.
-    const deaf = bench.onTyped(path, (stored) => (here() ? settle : show)(stored))
+    const deaf = bench.onTyped(path, (stored) => {
+      ;(here() ? settle : show)(stored)
+      // When both fields of the line are written: to be measured they are laid out, once.
+      queueMicrotask(steady.hold)
+    })
     const input = () => {
       const clean = dropUnwritable(box.value).replace(/[\n\t]+/g, ' ')
       if (clean !== box.value) box.value = clean
       bench.type(path, line.stored(clean))
     }
     const now = () => settle(valueAt(bench.getState().card, path) as string)
+    const quit = keepTyping(box, input)
     const done = new AbortController()
-    const { signal } = done
-    box.addEventListener('input', input, { signal })
-    for (const event of ['focus', 'blur']) box.addEventListener(event, now, { signal })
-    // A letter is this field's own business: each listener of the page would look at it.
-    for (const event of OWN)
-      box.addEventListener(event, (each) => each.stopPropagation(), { signal })
+    for (const event of ['focus', 'blur'])
+      box.addEventListener(event, now, { signal: done.signal })
     return () => {
       deaf()
+      quit()
       done.abort()
+      steady.release()
     }
   }, [bench, path, line, value])
 
@@ -183,7 +185,10 @@ function draw(box: HTMLElement, pieces: Piece[]) {
     const span =
       (box.children[i] as HTMLElement | undefined) ??
       box.appendChild(document.createElement('span'))
-    if (span.textContent !== text) span.textContent = text
+    const letters = span.firstChild as Text | null
+    // Within its node a text changes for less than a node costs.
+    if (!letters) span.textContent = text
+    else if (letters.data !== text) letters.data = text
     if (span.className !== className) span.className = className
   })
   while (box.children.length > pieces.length) box.lastChild!.remove()

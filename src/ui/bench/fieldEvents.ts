@@ -1,0 +1,56 @@
+/**
+ * Events of typing that nothing outside a field listens to. The window gives them to the field
+ * before anything else hears of them: at each letter every listener of the page would look at
+ * them, and find nothing.
+ */
+const OWN = ['input', 'beforeinput', 'textInput', 'keypress', 'keyup', 'selectionchange'] as const
+
+const fields = new WeakMap<EventTarget, () => void>()
+let listening = false
+
+function hear(event: Event) {
+  const typed = event.target && fields.get(event.target)
+  if (!typed) return
+  event.stopPropagation()
+  if (event.type === 'input') typed()
+}
+
+/**
+ * Keeps the letters typed into a field between the field and `typed`.
+ * @returns how to stop
+ */
+export function keepTyping(field: HTMLElement, typed: () => void): () => void {
+  if (!listening) {
+    listening = true
+    for (const name of OWN) window.addEventListener(name, hear, { capture: true })
+  }
+  fields.set(field, typed)
+  return () => void fields.delete(field)
+}
+
+/**
+ * While letters come a field keeps its height, so that a letter lays out one line and not the
+ * page; a line that takes more or less room than before is let go and held anew.
+ */
+export function steadyHeight(field: HTMLElement, letters: HTMLElement, className: string) {
+  let height: number | null = null
+  let gone = false
+  function letGo() {
+    if (height === null) return
+    height = null
+    field.style.height = ''
+    field.classList.remove(className)
+  }
+  function hold() {
+    if (gone || letters.offsetHeight === height) return
+    letGo()
+    height = letters.offsetHeight
+    field.style.height = `${height}px`
+    field.classList.add(className)
+  }
+  function release() {
+    gone = true
+    letGo()
+  }
+  return { hold, release }
+}
