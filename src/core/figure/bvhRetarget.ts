@@ -1,3 +1,4 @@
+import { FIGURE } from '../language'
 import { bodyOf } from './body'
 import { type Bvh, BvhError, type BvhJoint, parseBvh } from './bvhParse'
 import { anglesOf } from './handles'
@@ -266,7 +267,7 @@ export function figureFromBvh(text: string, frame = 1): BvhFigure {
   const notes: string[] = []
   const known = new Set(found.values())
   const left = joints.filter((_, i) => !known.has(i)).map((joint) => joint.name)
-  if (left.length > 0) notes.push(`Not used: ${left.join(', ')}.`)
+  if (left.length > 0) notes.push(FIGURE.unused(left))
 
   // The file’s own left, up and front, from its body at rest.
   const rest = restPlaces(joints)
@@ -321,7 +322,7 @@ export function figureFromBvh(text: string, frame = 1): BvhFigure {
       angles[k] = Math.min(max, Math.max(min, value))
     })
   }
-  if (past.length > 0) notes.push(`Past their range, brought to its end: ${past.join(', ')}.`)
+  if (past.length > 0) notes.push(FIGURE.pastRange(past))
 
   const placed = place(body, pose)
   const heights = (part: string) =>
@@ -331,11 +332,7 @@ export function figureFromBvh(text: string, frame = 1): BvhFigure {
   const contacts = TOUCHES.filter(
     (part) => flat(part) && !(part.endsWith('toes') && flat(part.replace('toes', 'sole')))
   ).map((part) => ({ part, on: 'floor' }))
-  notes.push(
-    contacts.length
-      ? `On the floor: ${contacts.map((each) => each.part).join(', ')}.`
-      : 'Nothing lies flat on the floor; add what touches.'
-  )
+  notes.push(FIGURE.onFloor(contacts.map(({ part }) => part)))
   return {
     figure: { angles: anglesOf(pose), contacts, straps: [] },
     notes,

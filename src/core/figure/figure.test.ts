@@ -400,3 +400,8 @@ describe('drawing', () => {
     expect(pointsOf('tail', bodyOf())).toBeNull()
   })
 })
+
+test('every measure, angle and start is told in words', () => {
+  expect(MEASURES.filter(({ means }) => !means)).toEqual([])
+  expect(STARTS.filter(({ id, title }) => !title || title === id)).toEqual([])
+})

@@ -1,4 +1,5 @@
 import type { Side } from '../card'
+import { FIGURE } from '../language'
 import { legLength, USUAL_STATURE } from './body'
 import {
   angleOf,
@@ -37,24 +38,22 @@ type SidedMeasured = (figure: Measuring, side: Side) => number | null
 
 const SPINE = ['lowBack', 'ribs', 'neck'] as const
 
-const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
+const MIDDLE: [Omit<MeasureInfo, 'sided' | 'means'>, Measured][] = [
   [
     {
       name: 'stance length',
       unit: 'leg lengths',
-      means: 'from ankle to ankle along the floor, in legs',
     },
     (f) => norm(flat(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot')))) / legLength(f.body),
   ],
   [
-    { name: 'stance', unit: 'cm', means: 'from ankle to ankle along the floor, for the stature' },
+    { name: 'stance', unit: 'cm' },
     (f) => cm(f, norm(flat(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot'))))),
   ],
   [
     {
       name: 'hips level',
       unit: 'deg',
-      means: 'how far the line of the hips is from level; above 0 the left one is higher',
     },
     (f) => {
       const line = sub(joint(f, 'leftThigh'), joint(f, 'rightThigh'))
@@ -65,7 +64,6 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
     {
       name: 'shoulders level',
       unit: 'deg',
-      means: 'how far the line of the shoulders is from level; above 0 the left one is higher',
     },
     (f) => {
       const line = sub(joint(f, 'leftUpperArm'), joint(f, 'rightUpperArm'))
@@ -76,7 +74,6 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
     {
       name: 'shoulders over hips',
       unit: 'deg',
-      means: 'how far the trunk leans from upright, in any direction',
     },
     (f) => tiltFrom(sub(mid(joint(f, 'leftUpperArm'), joint(f, 'rightUpperArm')), f.pose.root)),
   ],
@@ -84,7 +81,6 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
     {
       name: 'arm line',
       unit: 'deg',
-      means: 'between the two upper arms; 180 when they make one line',
     },
     (f) =>
       between(
@@ -96,27 +92,24 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
     {
       name: 'spine arc',
       unit: 'deg',
-      means: 'bend of the whole spine, low back to neck; forward above 0',
     },
     (f) => SPINE.reduce((sum, region) => sum + angleOf(f, region, 'flexion'), 0),
   ],
-  ...SPINE.map((region): [Omit<MeasureInfo, 'sided'>, Measured] => [
+  ...SPINE.map((region): [Omit<MeasureInfo, 'sided' | 'means'>, Measured] => [
     {
       name: `${region === 'lowBack' ? 'low back' : region} arc`,
       unit: 'deg',
-      means: `bend of the ${region === 'lowBack' ? 'low back' : region}; forward above 0`,
     },
     (f) => angleOf(f, region, 'flexion'),
   ]),
   [
-    { name: 'side arc', unit: 'deg', means: 'side bend of the whole spine; to the left above 0' },
+    { name: 'side arc', unit: 'deg' },
     (f) => SPINE.reduce((sum, region) => sum + angleOf(f, region, 'lateralFlexion'), 0),
   ],
   [
     {
       name: 'turn',
       unit: 'deg',
-      means: 'turn of the shoulders against the hips; to the left above 0',
     },
     (f) => angleOf(f, 'lowBack', 'rotation') + angleOf(f, 'ribs', 'rotation'),
   ],
@@ -124,7 +117,6 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
     {
       name: 'arc evenness',
       unit: 'ratio',
-      means: 'the least bent region of low back and ribs to the most bent one; 1 is even',
     },
     (f) => {
       const bends = SPINAL.map(
@@ -138,7 +130,6 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
     {
       name: 'side bend plane',
       unit: 'deg',
-      means: 'how far the trunk leaves the plane of the hips in a side bend; forward above 0',
     },
     (f) => {
       const trunk = sub(mid(joint(f, 'leftUpperArm'), joint(f, 'rightUpperArm')), f.pose.root)
@@ -150,7 +141,6 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
     {
       name: 'head against heart',
       unit: 'cm',
-      means: 'height of the head above the heart; below 0 the head is lower',
     },
     (f) =>
       cm(
@@ -163,7 +153,6 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
     {
       name: 'balance margin',
       unit: 'cm',
-      means: 'from the centre of mass to the edge of the support; below 0 it lies outside',
     },
     (f) => {
       const margin = balanceMargin(f)
@@ -172,12 +161,11 @@ const MIDDLE: [Omit<MeasureInfo, 'sided'>, Measured][] = [
   ],
 ]
 
-const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
+const SIDED: [Omit<MeasureInfo, 'sided' | 'means'>, SidedMeasured][] = [
   [
     {
       name: 'knee over ankle',
       unit: 'deg',
-      means: 'how far the shin leans; above 0 the knee is ahead of the ankle',
     },
     (f, side) => {
       const shin = sub(joint(f, seg(side, 'Shank')), joint(f, seg(side, 'Foot')))
@@ -188,7 +176,6 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     {
       name: 'knee past toes',
       unit: 'cm',
-      means: 'how far the knee is past the tip of the toes, along the foot; below 0 behind it',
     },
     (f, side) => cm(f, dot(sub(joint(f, seg(side, 'Shank')), toeTip(f, side)), footWay(f, side))),
   ],
@@ -196,8 +183,6 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     {
       name: 'knee tracking',
       unit: 'deg',
-      means:
-        'between where the knee points and the foot, seen from above; above 0 the knee falls inward. A bent knee points as its thigh does, a straight one (under 15°) across its hinge',
     },
     (f, side) => {
       const straight = angleOf(f, `${side}Knee`, 'flexion') < 15
@@ -210,19 +195,12 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
       return side === 'left' ? -turn : turn
     },
   ],
-  [
-    { name: 'knee angle', unit: 'deg', means: 'bend of the knee; 0 is straight' },
-    (f, side) => angleOf(f, `${side}Knee`, 'flexion'),
-  ],
-  [
-    { name: 'elbow angle', unit: 'deg', means: 'bend of the elbow; 0 is straight' },
-    (f, side) => angleOf(f, `${side}Elbow`, 'flexion'),
-  ],
+  [{ name: 'knee angle', unit: 'deg' }, (f, side) => angleOf(f, `${side}Knee`, 'flexion')],
+  [{ name: 'elbow angle', unit: 'deg' }, (f, side) => angleOf(f, `${side}Elbow`, 'flexion')],
   [
     {
       name: 'hip angle',
       unit: 'deg',
-      means: 'between the thigh and the trunk’s line downward; 0 is standing',
     },
     (f, side) =>
       between(
@@ -234,7 +212,6 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     {
       name: 'foot turn',
       unit: 'deg',
-      means: 'the foot against the front of the pelvis, on the floor; outward above 0',
     },
     (f, side) => {
       const turn = floorTurn(pelvisWay(f), footWay(f, side))
@@ -245,7 +222,6 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     {
       name: 'heel line',
       unit: 'cm',
-      means: 'how far the other foot’s arch is from the line of this foot through its heel',
     },
     (f, side) => {
       const across = side === 'left' ? 'right' : 'left'
@@ -259,8 +235,6 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     {
       name: 'hips square',
       unit: 'deg',
-      means:
-        'the front of the pelvis against this foot, on the floor; 0 when both look the same way',
     },
     (f, side) => Math.abs(floorTurn(pelvisWay(f), footWay(f, side))),
   ],
@@ -268,7 +242,6 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     {
       name: 'shoulder over wrist',
       unit: 'deg',
-      means: 'how far the line from wrist to shoulder leans from upright',
     },
     (f, side) => tiltFrom(sub(joint(f, seg(side, 'UpperArm')), joint(f, seg(side, 'Hand')))),
   ],
@@ -276,12 +249,11 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     {
       name: 'hip over knee',
       unit: 'deg',
-      means: 'how far the line from knee to hip leans from upright',
     },
     (f, side) => tiltFrom(sub(joint(f, seg(side, 'Thigh')), joint(f, seg(side, 'Shank')))),
   ],
   [
-    { name: 'ear to upper arm', unit: 'cm', means: 'from the ear to the line of the upper arm' },
+    { name: 'ear to upper arm', unit: 'cm' },
     (f, side) => {
       const ear = earOf(f, side)
       const shoulder = joint(f, seg(side, 'UpperArm'))
@@ -291,26 +263,21 @@ const SIDED: [Omit<MeasureInfo, 'sided'>, SidedMeasured][] = [
     },
   ],
   [
-    { name: 'hand height', unit: 'cm', means: 'of the middle of the palm above the floor' },
+    { name: 'hand height', unit: 'cm' },
     (f, side) => cm(f, pointIn(f.placed, seg(side, 'Hand'), [0, -f.body.hand * 0.4, 0])[1]),
   ],
-  [
-    { name: 'foot height', unit: 'cm', means: 'of the heel above the floor' },
-    (f, side) => cm(f, heel(f, side)[1]),
-  ],
+  [{ name: 'foot height', unit: 'cm' }, (f, side) => cm(f, heel(f, side)[1])],
 ]
+
+/** Of the weight on one contact: “load share left palm”. */
+const LOAD_SHARE = 'load share'
 
 /** Every measure, with its unit and meaning. */
 export const MEASURES: readonly MeasureInfo[] = [
   ...MIDDLE.map(([info]) => ({ ...info, sided: false })),
   ...SIDED.map(([info]) => ({ ...info, sided: true })),
-  {
-    name: 'load share',
-    unit: '%',
-    sided: false,
-    means: 'of the body weight on one contact: “load share left palm”',
-  },
-]
+  { name: LOAD_SHARE, unit: '%' as const, sided: false },
+].map((info) => ({ ...info, means: FIGURE.measures[info.name] ?? '' }))
 
 /**
  * Measures a solved figure.

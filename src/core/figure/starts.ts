@@ -1,3 +1,4 @@
+import { FIGURE } from '../language'
 import type { Contact, FigureInput } from './spec'
 
 /** Starting positions, to pose from. */
@@ -36,15 +37,13 @@ const PROPPED = both({
   Wrist: { flexion: -82 },
 })
 
-export const STARTS: readonly Start[] = [
+const FORMS: readonly Omit<Start, 'title'>[] = [
   {
     id: 'standing',
-    title: 'Standing',
     figure: { angles: HANGING, contacts: floor(...pair('sole')) },
   },
   {
     id: 'arms-up',
-    title: 'Standing, arms up',
     figure: {
       angles: both({
         Girdle: { elevation: 15 },
@@ -56,7 +55,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'wide',
-    title: 'Wide stand, arms out',
     figure: {
       angles: both({
         Hip: { abduction: 27, rotation: 8 },
@@ -68,7 +66,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'stride',
-    title: 'Long stride, right foot in front',
     figure: {
       angles: {
         ...HANGING,
@@ -84,7 +81,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'standing-fold',
-    title: 'Standing fold',
     figure: {
       angles: {
         pelvis: { tilt: 95 },
@@ -104,7 +100,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'squat',
-    title: 'Squat',
     figure: {
       angles: {
         pelvis: { tilt: 25 },
@@ -123,7 +118,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'chair',
-    title: 'Sitting on a chair',
     figure: {
       angles: both({
         Hip: { flexion: 88, abduction: 6 },
@@ -137,7 +131,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'kneeling',
-    title: 'Kneeling tall',
     figure: {
       angles: {
         ...HANGING,
@@ -152,7 +145,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'heel-seat',
-    title: 'Kneeling seat',
     figure: {
       angles: both({
         Hip: { flexion: 82, abduction: 4 },
@@ -167,7 +159,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'hands-and-knees',
-    title: 'Hands and knees',
     figure: {
       angles: {
         pelvis: { tilt: 88 },
@@ -179,7 +170,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'plank',
-    title: 'Plank',
     figure: {
       angles: {
         pelvis: { tilt: 74 },
@@ -196,7 +186,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'dog',
-    title: 'Downward dog',
     figure: {
       angles: {
         pelvis: { tilt: 132 },
@@ -217,7 +206,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'long-seat',
-    title: 'Seated, legs long',
     figure: {
       angles: {
         ...both({
@@ -234,7 +222,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'cross-legged',
-    title: 'Seated, legs crossed',
     figure: {
       angles: {
         rightHip: { flexion: 72, abduction: 50, rotation: 82 },
@@ -253,7 +240,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'prone',
-    title: 'Lying on the front',
     figure: {
       angles: {
         pelvis: { tilt: 90 },
@@ -268,7 +254,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'supine',
-    title: 'Lying on the back',
     figure: {
       angles: {
         pelvis: { tilt: -90 },
@@ -284,7 +269,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'supine-knees-bent',
-    title: 'On the back, knees bent',
     figure: {
       angles: {
         pelvis: { tilt: -90 },
@@ -300,7 +284,6 @@ export const STARTS: readonly Start[] = [
   },
   {
     id: 'side-lying',
-    title: 'Lying on the left side',
     figure: {
       angles: {
         pelvis: { lean: 90 },
@@ -313,6 +296,11 @@ export const STARTS: readonly Start[] = [
     },
   },
 ]
+
+export const STARTS: readonly Start[] = FORMS.map((form) => ({
+  ...form,
+  title: FIGURE.starts[form.id] ?? form.id,
+}))
 
 /** A starting position by its id. */
 export const startOf = (id: string): Start | undefined => STARTS.find((start) => start.id === id)

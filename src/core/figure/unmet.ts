@@ -1,3 +1,4 @@
+import { FIGURE } from '../language'
 import { USUAL_STATURE } from './body'
 import { contactRows, strapRow } from './constraints'
 import { pointsOf } from './parts'
@@ -18,7 +19,7 @@ function tooShort(straps: readonly Strap[], { body, placed }: Standing, stature:
         part,
         on,
         cm,
-        message: `The strap from the ${part} to the ${on} is ${cm.toFixed(1)} cm too short.`,
+        message: FIGURE.strapTooShort(part, on, cm),
       },
     ]
   })
@@ -42,7 +43,7 @@ export function unmetIn(figure: Figure, standing: Standing, stature = USUAL_STAT
   const apart = contactGaps(figure, standing, stature).flatMap((cm, i): Unmet[] => {
     if (cm < TOLD_CM) return []
     const { part, on } = figure.contacts[i]!
-    return [{ part, on, cm, message: `The ${part} stays ${cm.toFixed(1)} cm away from the ${on}.` }]
+    return [{ part, on, cm, message: FIGURE.away(part, on, cm) }]
   })
   return [...apart, ...tooShort(figure.straps, standing, stature)]
 }
