@@ -4,6 +4,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   serverExternalPackages: [
+    'piscina',
+    '@fastify/busboy',
     'knex',
     'pg',
     '@react-pdf/renderer',

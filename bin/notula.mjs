@@ -1,5 +1,5 @@
 #!/usr/bin/env node
-import { builtCli, ensureCli } from '../scripts/cli.mjs'
+import { bundleFile, ensureBundles } from '../scripts/bundle.mjs'
 
-await ensureCli()
-await import(builtCli)
+await ensureBundles(['cli'])
+await import(bundleFile('cli'))

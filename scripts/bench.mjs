@@ -3,7 +3,7 @@ import { gunzipSync, gzipSync } from 'node:zlib'
 import { chromium as playwright } from '@playwright/test'
 import autocannon from 'autocannon'
 import { typing } from './bench/typing.mjs'
-import { ensureCli } from './cli.mjs'
+import { ensureBundles } from './bundle.mjs'
 import {
   BROWSER_ARGS,
   chromium,
@@ -123,6 +123,7 @@ await main(async () => {
       tsx('scripts/bench/fillDeck.ts', ['1000'], { DATABASE_URL: databaseUrl }).trim()
     )
     await ensureBuild()
+    await ensureBundles()
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
 
     const { mirror, clone, key, found, cloned, drag } = JSON.parse(tsx('scripts/bench/core.ts', []))
@@ -156,7 +157,6 @@ await main(async () => {
       `${(drag / 1000).toFixed(1)} ms`
     )
 
-    await ensureCli()
     const [cli, empty] = [
       ['bin/notula.mjs', '--help'],
       ['-e', '0'],

@@ -5,6 +5,7 @@ import net from 'node:net'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { promisify } from 'node:util'
+import { bundleFile } from './bundle.mjs'
 
 /** Shared by the two commands: set-up, the project's own PostgreSQL, ports. Node only. */
 
@@ -400,10 +401,16 @@ export async function choosePort(wanted, host) {
 export async function startServer({ port, host, databaseUrl, quiet = false }) {
   const child = spawn(
     process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-p', String(port), '-H', host],
+    [bundleFile('server')],
     {
       cwd: root,
-      env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl },
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        DATABASE_URL: databaseUrl,
+        HOST: host,
+        PORT: String(port),
+      },
       stdio: ['ignore', 'pipe', 'pipe'],
       detached: true,
     }

@@ -1,4 +1,4 @@
-import { ensureCli } from './cli.mjs'
+import { ensureBundles } from './bundle.mjs'
 import {
   choosePort,
   ensureBuild,
@@ -41,7 +41,7 @@ await main(async () => {
         databaseUrl = await ensureDatabase(cluster.url, 'notula')
         return cluster.already ? 'was running' : undefined
       })
-    await step('Building the command line', ensureCli)
+    await step('Building server and command line', () => ensureBundles())
     await step('Bringing the tables up to date', () => migrate(databaseUrl))
     await step('Looking for the demo deck', async () =>
       tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: databaseUrl }).trim()
@@ -55,9 +55,10 @@ await main(async () => {
     })
     console.log(`\nNotula is open at ${server.address}\nCtrl-C stops it.`)
     const code = await server.ended
-    if (!stopping) console.error(`\nThe server ended (code ${code}).`)
+    const died = !stopping
+    if (died) console.error(`\nThe server ended by itself (code ${code ?? 'none'}). Start it again; nothing that was saved is lost.`)
     await stopAll()
-    return code ?? 0
+    return died ? code || 1 : 0
   } catch (error) {
     await stopAll()
     throw error

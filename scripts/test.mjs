@@ -17,7 +17,7 @@ import {
   step,
   tsx,
 } from './lib.mjs'
-import { ensureCli } from './cli.mjs'
+import { ensureBundles } from './bundle.mjs'
 
 /** npm test: sets up what is missing, then types, lint, format, unit tests and the real interface. */
 
@@ -116,7 +116,7 @@ async function browserTests() {
 await main(async () => {
   await ensurePackages({ postgres: !process.env.DATABASE_URL, browser: true })
   await ensureModules()
-  await step('Building the command line', ensureCli)
+  await step('Building server and command line', () => ensureBundles())
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
   // npm test -- --browser [SPEC…] runs the real interface only, -- --unit the rest.

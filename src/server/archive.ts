@@ -1,12 +1,9 @@
 import { unzipSync, zipSync } from 'fflate'
-import { MAX_FILE, MAX_FILES, type ImportFile } from '@/core/deck'
+import { LIMITS } from '@/core/card'
+import type { ImportFile } from '@/core/deck'
 
 /** Something about an upload as a whole that cannot be used, in plain words. */
 export class UploadError extends Error {}
-
-/** Most bytes that one upload may hold, and that an archive may unpack to. */
-export const MAX_UPLOAD = 64 * 1024 * 1024
-const MAX_UNPACKED = 128 * 1024 * 1024
 
 const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b
 const isCard = (name: string) => /\.(?:md|markdown|json)$/i.test(name)
@@ -22,22 +19,32 @@ export function unpack(name: string, bytes: Uint8Array): ImportFile[] {
   let count = 0
   let stray = ''
   let much = ''
+  let twice = ''
+  const seen = new Set<string>()
   try {
     const files = unzipSync(bytes, {
       filter(file) {
         const parts = file.name.split(/[\\/]/)
         if (parts.includes('..') || /^(?:[\\/]|[A-Za-z]:)/.test(file.name)) stray ||= file.name
         if (file.name.endsWith('/') || isHidden(file.name)) return false
+        if (seen.has(file.name)) twice ||= file.name
+        seen.add(file.name)
         count += 1
         total += file.originalSize
-        if (count > MAX_FILES) much ||= `more than ${MAX_FILES} files`
-        if (total > MAX_UNPACKED) much ||= 'more than 128 MB when unpacked'
-        return !stray && !much && isCard(file.name) && file.originalSize <= MAX_FILE
+        if (count > LIMITS.files) much ||= `more than ${LIMITS.files} files`
+        if (total > LIMITS.unpackedBytes) much ||= 'more than 128 MB when unpacked'
+        return (
+          !stray && !much && !twice && isCard(file.name) && file.originalSize <= LIMITS.fileBytes
+        )
       },
     })
     if (stray)
       throw new UploadError(
         `${name}: it holds a file “${stray}” that leads out of the archive; nothing of it was read`
+      )
+    if (twice)
+      throw new UploadError(
+        `${name}: it holds two files “${twice}”; which of the two is meant cannot be told`
       )
     if (much) throw new UploadError(`${name}: it holds ${much}; split it`)
     return Object.entries(files).map(([inside, data]) => ({
@@ -56,15 +63,13 @@ export function unpack(name: string, bytes: Uint8Array): ImportFile[] {
  * The card files of an upload, archives unpacked.
  * @throws UploadError when the upload as a whole cannot be used
  */
-export async function filesOf(form: FormData): Promise<ImportFile[]> {
+export function filesOf(uploads: readonly ImportFile[]): ImportFile[] {
   const files: ImportFile[] = []
-  for (const value of form.getAll('file')) {
-    if (typeof value === 'string') continue
-    const bytes = new Uint8Array(await value.arrayBuffer())
-    if (isZip(bytes) || /\.zip$/i.test(value.name)) files.push(...unpack(value.name, bytes))
-    else files.push({ name: value.name, bytes })
-    if (files.length > MAX_FILES)
-      throw new UploadError(`More than ${MAX_FILES} files at once; take them in by parts.`)
+  for (const { name, bytes } of uploads) {
+    if (isZip(bytes) || /\.zip$/i.test(name)) files.push(...unpack(name, bytes))
+    else files.push({ name, bytes })
+    if (files.length > LIMITS.files)
+      throw new UploadError(`More than ${LIMITS.files} files at once; take them in by parts.`)
   }
   if (files.length === 0)
     throw new UploadError('There is no card file in it: a card is a .md or a .json file.')

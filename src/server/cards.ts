@@ -1,8 +1,9 @@
 import type { Knex } from 'knex'
-import { Card, completeness, FORMAT_VERSION, isDrawn, titleOf, upgraded } from '@/core/card'
+import { type Card, completeness, FORMAT_VERSION, isDrawn, titleOf } from '@/core/card'
 import type { Status } from '@/core/deck'
 import { plainName, searchKey } from '@/core/search'
 import { db } from './db'
+import { storedBody, type StoredText } from './storedBody'
 
 /** A card as it is stored, with the version that its body is. */
 export interface StoredCard {
@@ -59,10 +60,6 @@ interface CurrentRow {
   created_at: Date
 }
 
-/** A card from its stored body, whatever format that was stored in. @throws ZodError */
-export const storedBody = ({ body, format }: { body: unknown; format: number }): Card =>
-  Card.parse(upgraded(body, format))
-
 const stored = (row: CurrentRow): StoredCard => ({
   card: storedBody(row),
   version: row.current_version,
@@ -72,8 +69,11 @@ const stored = (row: CurrentRow): StoredCard => ({
 })
 
 /** @returns the card with its current version, or null when there is none */
-export async function loadCard(id: string): Promise<StoredCard | null> {
-  const { rows } = await db().raw<{ rows: CurrentRow[] }>(`${CURRENT} AND c.id = ?`, [id])
+export async function loadCard(
+  id: string,
+  on: Knex | Knex.Transaction = db()
+): Promise<StoredCard | null> {
+  const { rows } = await on.raw<{ rows: CurrentRow[] }>(`${CURRENT} AND c.id = ?`, [id])
   return rows[0] ? stored(rows[0]) : null
 }
 
@@ -83,6 +83,25 @@ export async function loadDeck(): Promise<StoredCard[]> {
     `${CURRENT} ORDER BY c.base, c.number, c.title, c.id`
   )
   return rows.map(stored)
+}
+
+/** A stored card before it is read: reading a whole deck takes a while, and is a job's work. */
+export interface StoredRow extends StoredText {
+  id: string
+  version: number
+  status: Status
+}
+
+/** All cards as they are stored, in the order of the shelf; or those of some ids. */
+export async function storedDeck(ids?: readonly string[]): Promise<StoredRow[]> {
+  const { rows } = await db().raw<{ rows: StoredRow[] }>(
+    `SELECT c.id, c.status, c.current_version AS version, v.body::text AS body, v.format
+     FROM cards c JOIN card_versions v ON v.card_id = c.id AND v.version = c.current_version
+     WHERE c.deleted_at IS NULL ${ids ? 'AND c.id = ANY (?)' : ''}
+     ORDER BY c.base, c.number, c.title, c.id`,
+    ids ? [[...ids]] : []
+  )
+  return rows
 }
 
 /** Names of cards by id. */
@@ -131,7 +150,9 @@ export async function saveCard(
   from: number,
   author: string,
   note = '',
-  on: Knex | Knex.Transaction = db()
+  on: Knex | Knex.Transaction = db(),
+  /** Made for this save alone: with it a save whose answer was lost is known when it is tried again. */
+  key?: string
 ): Promise<SaveResult> {
   const columns = shelfColumns(card)
   const names = Object.keys(columns)
@@ -143,8 +164,8 @@ export async function saveCard(
        WHERE id = ? AND current_version = ? AND deleted_at IS NULL
        RETURNING id, current_version
      ), version AS (
-       INSERT INTO card_versions (card_id, version, format, body, author, note)
-       SELECT id, current_version, ${FORMAT_VERSION}, ?::jsonb, ?, ? FROM card RETURNING version, created_at
+       INSERT INTO card_versions (card_id, version, format, body, author, note, save_key)
+       SELECT id, current_version, ${FORMAT_VERSION}, ?::jsonb, ?, ?, ? FROM card RETURNING version, created_at
      ), words AS (
        INSERT INTO search_words
        SELECT asked.word FROM unnest(?::text[]) AS asked (word)
@@ -154,13 +175,27 @@ export async function saveCard(
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT version, created_at FROM version`,
-      [...Object.values(columns), card.id, from, JSON.stringify(card), author, note, columns.words]
+      [
+        ...Object.values(columns),
+        card.id,
+        from,
+        JSON.stringify(card),
+        author,
+        note,
+        key ?? null,
+        columns.words,
+      ]
     )
     // A named statement is planned once on a connection.
     .options({ name: 'save-card' })
   if (rows[0])
     return { outcome: 'saved', version: rows[0].version, savedAt: rows[0].created_at.toISOString() }
-  const current = await loadCard(card.id)
+  if (key !== undefined) {
+    const mine = await on('card_versions').where({ card_id: card.id, save_key: key }).first()
+    if (mine)
+      return { outcome: 'saved', version: mine.version, savedAt: mine.created_at.toISOString() }
+  }
+  const current = await loadCard(card.id, on)
   return current ? { outcome: 'stale', current } : { outcome: 'missing' }
 }
 

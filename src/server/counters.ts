@@ -1,20 +1,35 @@
-import type { Card } from '@/core/card'
+import type { Knex } from 'knex'
 import { loopsOf } from '@/core/deck'
-import { db } from './db'
+import { SAY } from '@/core/language'
+
+/** Savers of counter poses come one after the other, so that each sees what the one before saved. */
+const LOCK = 7_203_411
 
 /**
- * The chain of counter poses that leads from a card back to it, were it saved like this.
- * @returns the ids, the first one again at the end; null when there is none
+ * Waits until no other save that changes counter poses is under way, to the end of the
+ * transaction.
  */
-export async function counterLoop(card: Card): Promise<string[] | null> {
-  if (card.counter.length === 0) return null
-  const { rows } = await db().raw<{ rows: { id: string; counter: string[] }[] }>(
+export const inTurn = (trx: Knex.Transaction) => trx.raw('SELECT pg_advisory_xact_lock(?)', [LOCK])
+
+/**
+ * The longer circles of counter poses that cards stand in, as the transaction sees the deck. Two
+ * cards that counter each other are no circle.
+ * @returns each circle once, in words
+ */
+export async function countersInCircle(
+  ids: readonly string[],
+  trx: Knex | Knex.Transaction
+): Promise<string[]> {
+  const { rows } = await trx.raw<{ rows: { id: string; counter: string[] }[] }>(
     `SELECT c.id, v.body->'counter' AS counter FROM cards c
      JOIN card_versions v ON v.card_id = c.id AND v.version = c.current_version
      WHERE c.deleted_at IS NULL AND jsonb_array_length(v.body->'counter') > 0`
   )
-  const counters = new Map(rows.map((row) => [row.id, row.counter]))
-  counters.set(card.id, card.counter)
-  const loop = loopsOf(counters).get(card.id)
-  return loop ? [...loop, card.id] : null
+  const loops = loopsOf(new Map(rows.map((row) => [row.id, row.counter])))
+  const told = new Map<string, string>()
+  for (const id of ids) {
+    const loop = loops.get(id)
+    if (loop) told.set([...loop].sort().join(' '), SAY.deck.circle([...loop, loop[0]!]))
+  }
+  return [...told.values()]
 }

@@ -1,24 +1,6 @@
 import sharp from 'sharp'
-import { type Card, type Side, titleOf } from '@/core/card'
-import { bvhOf, drawnFigure, figureLedFrom, finalFigure, keyframesOf, svgOf } from '@/core/figure'
 
 const PNG_WIDTH = 1200
-
-/** The figure of one form of a card as SVG; null when it is not drawn. */
-export function cardFigureSvg(card: Card, side: Side, frameId?: string): string | null {
-  const frame = frameId
-    ? keyframesOf(card).frames.find((each) => each.id === frameId)
-    : finalFigure(card)
-  if (!frame) return null
-  const led = figureLedFrom(card, frame.figure, side)
-  return svgOf(drawnFigure(led, card.sides === 'sided'), titleOf(card))
-}
-
-/** Every figure of a card as the frames of a BVH file; null when none is drawn. */
-export function cardFiguresBvh(card: Card, side: Side): string | null {
-  const { frames } = keyframesOf(card)
-  return frames.length ? bvhOf(frames.map((each) => figureLedFrom(card, each.figure, side))) : null
-}
 
 /** An SVG as a PNG on paper. */
 export function pngOf(svg: string): Promise<Buffer> {

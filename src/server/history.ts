@@ -1,6 +1,7 @@
 import type { Card } from '@/core/card'
-import { loadCard, saveCard, type SaveResult, storedBody } from './cards'
+import { loadCard, saveCard, type SaveResult } from './cards'
 import { db } from './db'
+import { storedBody } from './storedBody'
 
 /** One saved version of a card. */
 export interface VersionInfo {

@@ -1,27 +1,31 @@
-import type { Card } from '@/core/card'
-import { type ImportItem, planImport, type ImportFile } from '@/core/deck'
-import { createCard, loadDeck, saveCard } from './cards'
+import type { ImportFile, ImportItem } from '@/core/deck'
+import { UploadError } from './archive'
+import { createCard, saveCard, type StoredRow, storedDeck } from './cards'
+import { inTurn } from './counters'
 import { db } from './db'
+import { run } from './jobs/pool'
 
-async function currentDeck(): Promise<{
-  deck: Map<string, Card>
-  versions: Map<string, number>
-  bin: Set<string>
-}> {
-  const stored = await loadDeck()
-  const binned = await db()('cards').whereNotNull('deleted_at').select('id')
-  return {
-    deck: new Map(stored.map(({ card }) => [card.id, card])),
-    versions: new Map(stored.map(({ card, version }) => [card.id, version])),
-    bin: new Set(binned.map((row: { id: string }) => row.id)),
-  }
+/** What taking files in would do, against the deck as it is. */
+async function planned(uploads: ImportFile[]): Promise<{ items: ImportItem[]; deck: StoredRow[] }> {
+  const [deck, binned] = await Promise.all([
+    storedDeck(),
+    db()('cards').whereNotNull('deleted_at').select('id'),
+  ])
+  const bin = binned.map((row: { id: string }) => row.id)
+  const told = await run('plan', { uploads, deck, bin })
+  if ('refused' in told) throw new UploadError(told.refused)
+  return { items: told.value, deck }
 }
 
-/** What taking these files in would do. Nothing is written. */
-export async function previewImport(files: ImportFile[]): Promise<ImportItem[]> {
-  const { deck, bin } = await currentDeck()
-  return planImport(files, deck, bin)
-}
+/**
+ * What taking these files in would do. Nothing is written.
+ * @throws UploadError when the upload as a whole cannot be used
+ */
+export const previewImport = async (uploads: ImportFile[]): Promise<ImportItem[]> =>
+  (await planned(uploads)).items
+
+/** Files that can no longer be taken in, as someone saved one of their cards meanwhile. */
+export class MeanwhileError extends Error {}
 
 /**
  * Takes files in, all in one transaction: the new and the changed cards, or, when something
@@ -29,32 +33,38 @@ export async function previewImport(files: ImportFile[]): Promise<ImportItem[]> 
  * @param leaveOut names of files that are not to be taken
  * @param onProgress told after each card
  * @returns how many cards are new and changed
+ * @throws UploadError, MeanwhileError
  */
 export async function importFiles(
-  files: ImportFile[],
+  uploads: ImportFile[],
   author: string,
   leaveOut: ReadonlySet<string>,
   onProgress: (done: number, total: number) => void = () => undefined
 ): Promise<{ added: number; changed: number }> {
-  const { deck, versions, bin } = await currentDeck()
-  const items = planImport(files, deck, bin).filter(
-    (item) => (item.outcome === 'new' || item.outcome === 'changed') && !leaveOut.has(item.file)
-  )
+  const { items, deck } = await planned(uploads)
+  const versions = new Map(deck.map(({ id, version }) => [id, version]))
+  const taken = items
+    .filter(
+      ({ outcome, file }) => outcome !== 'same' && outcome !== 'refused' && !leaveOut.has(file)
+    )
+    // Always in one order: two imports of the same cards would else wait for each other.
+    .sort((a, b) => (a.card!.id < b.card!.id ? -1 : 1))
   let added = 0
   let changed = 0
   await db().transaction(async (trx) => {
-    for (const { card, file, outcome } of items) {
+    await inTurn(trx)
+    for (const { card, file, outcome } of taken) {
       if (outcome === 'new') {
         if (!(await createCard(card!, author, `from ${file}`, trx)))
-          throw new Error(`A card “${card!.id}” was added meanwhile.`)
+          throw new MeanwhileError(`A card “${card!.id}” was added meanwhile.`)
         added += 1
       } else {
         const result = await saveCard(card!, versions.get(card!.id)!, author, `from ${file}`, trx)
         if (result.outcome !== 'saved')
-          throw new Error(`The card “${card!.id}” was saved meanwhile.`)
+          throw new MeanwhileError(`The card “${card!.id}” was saved meanwhile.`)
         changed += 1
       }
-      onProgress(added + changed, items.length)
+      onProgress(added + changed, taken.length)
     }
   })
   // The planner learns the deck's new size at once, not at the next vacuum.

@@ -1,5 +1,10 @@
 import { z } from 'zod'
+import { LIMITS } from '@/core/card'
 import { issueMessage } from '@/core/formats'
+import { UploadError } from './archive'
+import { readBytes, TooLarge } from './http/body'
+import { MeanwhileError } from './importDeck'
+import { JobError } from './jobs/pool'
 
 /** An answer that says what went wrong, as RFC 9457 problem details. */
 export function problem(
@@ -16,7 +21,7 @@ export function problem(
 
 /** A 400 that names each value that does not fit. */
 export function badInput(error: z.ZodError): Response {
-  const errors = error.issues.map((issue) => ({
+  const errors = error.issues.slice(0, LIMITS.problems).map((issue) => ({
     path: issue.path.map(String),
     message: issueMessage(issue),
   }))
@@ -28,23 +33,17 @@ export function badInput(error: z.ZodError): Response {
   )
 }
 
-/** Longest request body that is read, in bytes. */
-export const MAX_BODY = 8 * 1024 * 1024
-
 /**
  * Reads and checks a JSON body.
  * @returns the data, or the answer to send instead
  */
 export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promise<T | Response> {
-  if (Number(request.headers.get('content-length') ?? 0) > MAX_BODY)
-    return problem(413, 'Too large', 'The request is larger than 8 MB. Nothing was saved.')
   let value: unknown
   try {
-    const text = await request.text()
-    if (text.length > MAX_BODY)
-      return problem(413, 'Too large', 'The request is larger than 8 MB. Nothing was saved.')
-    value = JSON.parse(text)
-  } catch {
+    value = JSON.parse((await readBytes(request, LIMITS.bodyBytes)).toString('utf8'))
+  } catch (error) {
+    if (error instanceof TooLarge)
+      return problem(413, 'Too large', `${error.message} Nothing was saved.`)
     return problem(400, 'No JSON', 'The request is no valid JSON. Nothing was saved.')
   }
   const result = schema.safeParse(value)
@@ -54,26 +53,84 @@ export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promi
 const OUT_OF_REACH =
   /ECONNREFUSED|ECONNRESET|ETIMEDOUT|terminat|timeout|Connection ended|starting up|shutting down/i
 
-/** Runs a handler; a database out of reach becomes a 503, anything else a 500, both told plainly. */
+/** What an error of the database means, by its SQLSTATE (PostgreSQL, appendix A). */
+const STATES: [RegExp, number, string, string][] = [
+  [
+    /^53300$/,
+    503,
+    'Too many at once',
+    'The database takes no more connections now. Nothing was lost; try again in a moment.',
+  ],
+  [
+    /^(?:53100|58030|53400)$/,
+    507,
+    'The disk is full',
+    'The database has no room left. Nothing was saved, and what you typed is kept; make room on the disk and try again.',
+  ],
+  [
+    /^(?:40001|40P01|55P03)$/,
+    503,
+    'Someone else was saving',
+    'Two saves waited for each other, and this one was not done. Nothing was lost; try again.',
+  ],
+  [
+    /^(?:57P0[1-5]|08...)$/,
+    503,
+    'The database is out of reach',
+    'Nothing was lost: what you typed is kept, and saving is tried again.',
+  ],
+  [
+    /^22/,
+    400,
+    'The data does not fit',
+    'Something in the request is nothing that the database can hold. Nothing was saved.',
+  ],
+]
+
+/** An error as it may be told: no statement, no stack, no password. */
+export function problemOf(error: unknown): Response {
+  if (error instanceof UploadError)
+    return problem(400, 'This cannot be taken in', `${error.message} Nothing was taken in.`)
+  if (error instanceof TooLarge)
+    return problem(413, 'Too large', `${error.message} Nothing was taken in.`)
+  if (error instanceof MeanwhileError)
+    return problem(409, 'Saved meanwhile', `${error.message} Nothing was taken in; look again.`)
+  if (error instanceof JobError)
+    return problem(
+      error.why === 'queue' ? 503 : 422,
+      error.why === 'queue' ? 'Too many at once' : 'Too much work',
+      `This could not be done: ${error.message}. The deck is as it was.`
+    )
+  const {
+    code = '',
+    name = '',
+    message = '',
+  } = error as {
+    code?: string
+    name?: string
+    message?: string
+  }
+  const known = STATES.find(([state]) => state.test(code))
+  if (known) return problem(known[1], known[2], known[3])
+  if (OUT_OF_REACH.test(`${name} ${message} ${code}`))
+    return problem(
+      503,
+      'The database is out of reach',
+      'Nothing was lost: what you typed is kept, and saving is tried again.'
+    )
+  console.error(error)
+  return problem(
+    500,
+    'Something went wrong',
+    'Nothing was saved. Try again; if it stays, look at the server’s messages.'
+  )
+}
+
+/** Runs a handler; what goes wrong in it is told plainly. */
 export async function answering(run: () => Promise<Response>): Promise<Response> {
   try {
     return await run()
   } catch (error) {
-    const words =
-      error instanceof Error
-        ? `${error.name} ${error.message} ${(error as { code?: string }).code ?? ''}`
-        : ''
-    if (OUT_OF_REACH.test(words))
-      return problem(
-        503,
-        'The database is out of reach',
-        'Nothing was lost: what you typed is kept, and saving is tried again.'
-      )
-    console.error(error)
-    return problem(
-      500,
-      'Something went wrong',
-      'Nothing was saved. Try again; if it stays, look at the server’s messages.'
-    )
+    return problemOf(error)
   }
 }

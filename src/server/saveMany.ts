@@ -1,5 +1,6 @@
 import type { Card } from '@/core/card'
 import { saveCard } from './cards'
+import { inTurn } from './counters'
 import { db } from './db'
 
 /**
@@ -15,7 +16,10 @@ export async function saveMany(
   const stale: string[] = []
   await db()
     .transaction(async (trx) => {
-      for (const { card, from } of cards) {
+      // Always in one order: two at once would else wait for each other.
+      const ordered = [...cards].sort((a, b) => (a.card.id < b.card.id ? -1 : 1))
+      await inTurn(trx)
+      for (const { card, from } of ordered) {
         const result = await saveCard(card, from, author, note, trx)
         if (result.outcome !== 'saved') stale.push(card.id)
       }

@@ -1,6 +1,7 @@
 import { plainName, searchKey } from '@/core/search'
-import { shelfColumns, storedBody } from './cards'
+import { shelfColumns } from './cards'
 import { db } from './db'
+import { storedBody } from './storedBody'
 
 /**
  * The words of the deck that one word may mean: its letters stand in them, or they are alike

@@ -28,6 +28,15 @@ export type DeckAnswer =
 
 const EVERY = 20
 
+/** Seconds of a card; of one that cannot be timed none, and the others go on. */
+function totalOf(card: Card, school: School): number | null {
+  try {
+    return timeOf(card, school).total
+  } catch {
+    return null
+  }
+}
+
 /** Works out the findings of a deck, telling how far it is after each few cards. */
 export function deckFindings(job: DeckJob, tell: (answer: DeckAnswer) => void): void {
   const { cards, school, compareWith } = job
@@ -38,7 +47,7 @@ export function deckFindings(job: DeckJob, tell: (answer: DeckAnswer) => void): 
     if (compareWith) {
       const before = checkCard(card, compareWith, asked)
       if (JSON.stringify(before) !== JSON.stringify(findings)) differ.findings += 1
-      if (timeOf(card, school).total !== timeOf(card, compareWith).total) differ.time += 1
+      if (totalOf(card, school) !== totalOf(card, compareWith)) differ.time += 1
     }
     if ((i + 1) % EVERY === 0) tell({ done: i + 1, total: cards.length })
     return { id: card.id, title: titleOf(card), version, findings }

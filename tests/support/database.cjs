@@ -2,6 +2,8 @@
 module.exports = async () => {
   const { ensurePackages, startCluster, ensureDatabase, migrate, withDatabase } =
     await import('../../scripts/lib.mjs')
+  const { ensureBundles } = await import('../../scripts/bundle.mjs')
+  await ensureBundles(['jobs'])
   await ensurePackages({ postgres: !process.env.DATABASE_URL })
   const cluster = process.env.DATABASE_URL
     ? { url: process.env.DATABASE_URL, stop: async () => {} }

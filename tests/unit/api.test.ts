@@ -18,6 +18,7 @@ import { GET as search } from '@/app/api/search/route'
 import { GET as shelf } from '@/app/api/shelf/route'
 import { BASES, Card, SECTIONS, School, STATUSES } from '@/core/card'
 import { closeDb, db } from '@/server/db'
+import { endJobs } from '@/server/jobs/pool'
 
 /** What each address answers, told as shapes: a page that reads one relies on nothing else. */
 
@@ -126,7 +127,10 @@ const WRITTEN: Record<string, object> = {
 beforeEach(async () => {
   await db().raw('TRUNCATE cards CASCADE')
 })
-afterAll(closeDb)
+afterAll(async () => {
+  await endJobs()
+  await closeDb()
+})
 
 describe('cards', () => {
   test('are made, with a number when the name is taken, and read whole', async () => {
@@ -248,6 +252,7 @@ describe('cards', () => {
   })
 
   test('tell who else has them open', async () => {
+    await made()
     const here = (body: object) => presence(saying(body), id())
     const Others = z.strictObject({ others: z.array(z.string()) })
     await ok(await here({ tab: 'one', who: 'Ada' }), Others)

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next'
 import { Bin } from '@/ui/bin/Bin'
 
-export const dynamic = 'force-static'
 export const metadata: Metadata = { title: 'Bin' }
 
 export default function Page() {

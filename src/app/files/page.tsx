@@ -1,7 +1,6 @@
 import type { Metadata } from 'next'
 import { Files } from '@/ui/files/Files'
 
-export const dynamic = 'force-static'
 export const metadata: Metadata = { title: 'In and out' }
 
 export default function Page() {

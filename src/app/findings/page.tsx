@@ -1,7 +1,6 @@
 import type { Metadata } from 'next'
 import { Desk } from '@/ui/desk/Desk'
 
-export const dynamic = 'force-static'
 export const metadata: Metadata = { title: 'Findings' }
 
 export default function Page() {

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next'
 import { SchoolPage } from '@/ui/school/SchoolPage'
 
-export const dynamic = 'force-static'
 export const metadata: Metadata = { title: 'School' }
 
 export default function Page() {

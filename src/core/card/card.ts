@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LIMITS } from './limits'
 import { marked, type StepsMark } from './marks'
 import type { Owner } from './parts'
 import { line, prose } from './wording'
@@ -77,13 +78,11 @@ function inOrder(value: Json): Json {
   return Object.fromEntries(keys.map((key) => [key, inOrder(value[key]!)]))
 }
 
-const DEEPEST = 12
-
 /** Whether a value is plain data, and not too deep to be a figure. */
 function isJson(value: unknown, depth = 0): value is Json {
   if (value === null || typeof value === 'string' || typeof value === 'boolean') return true
   if (typeof value === 'number') return Number.isFinite(value)
-  if (typeof value !== 'object' || depth >= DEEPEST) return false
+  if (typeof value !== 'object' || depth >= LIMITS.figureDepth) return false
   return Object.values(value).every((each) => isJson(each, depth + 1))
 }
 
@@ -93,7 +92,7 @@ export const Figure = z
     z.string(),
     // Told by one check in place of a schema for each number in it.
     z.unknown().refine((value) => isJson(value), {
-      error: 'should be plain data, not more than 12 levels deep',
+      error: `should be plain data, not more than ${LIMITS.figureDepth} levels deep`,
       abort: true,
     }) as unknown as z.ZodType<Json, Json>
   )

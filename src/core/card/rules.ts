@@ -39,16 +39,28 @@ export function runRules(
   asked = false
 ): Finding[] {
   const rank: Record<Severity, number> = { stop: 0, mend: 1, note: 2 }
-  return rules
+  const failed: string[] = []
+  const found = rules
     .filter(({ whenAsked }) => asked || !whenAsked)
     .flatMap((rule) =>
-      rule.check(card, school).map((found) => ({
+      foundBy(rule, card, school, failed).map((each) => ({
         rule: rule.id,
         severity: school.severities[rule.id] ?? rule.severity,
-        ...found,
+        ...each,
       }))
     )
-    .sort((a, b) => rank[a.severity] - rank[b.severity])
+  if (failed.length > 0) found.push(unchecked(failed.join(', ')))
+  return found.sort((a, b) => rank[a.severity] - rank[b.severity])
+}
+
+/** What one rule finds. One that comes to no end with a card is told, and the others go on. */
+function foundBy(rule: Rule, card: Card, school: School, failed: string[]): Found[] {
+  try {
+    return rule.check(card, school)
+  } catch {
+    failed.push(rule.id)
+    return []
+  }
 }
 
 /** What is told when a card cannot be checked: that nothing was found must not be believed then. */

@@ -1,6 +1,3 @@
-/** Longest line of wording that a card takes, in characters. */
-export const MAX_LINE = 20_000
-
 /** What no file or database can hold. */
 export const UNWRITABLE = /[\p{Cc}\p{Cs}\p{Noncharacter_Code_Point}]/u
 

@@ -1,10 +1,11 @@
 import { z } from 'zod'
-import { MAX_LINE, tidyLine, tidyProse, UNWRITABLE } from './text'
+import { LIMITS } from './limits'
+import { tidyLine, tidyProse, UNWRITABLE } from './text'
 
 const unwritable = (text: string): boolean => !UNWRITABLE.test(text.replaceAll('\n', ''))
 
 /** One line of wording, up to `max` characters. */
-export const line = (max = MAX_LINE) =>
+export const line = (max: number = LIMITS.line) =>
   z
     .string({ error: 'should be a line of text' })
     .overwrite(tidyLine)
@@ -13,12 +14,12 @@ export const line = (max = MAX_LINE) =>
       error: 'holds a character that cannot be written (a control character); retype the line',
     })
 
-/** Wording of several paragraphs, up to 100,000 characters. */
+/** Wording of several paragraphs. */
 export const prose = () =>
   z
     .string({ error: 'should be text' })
     .overwrite(tidyProse)
-    .max(100_000, { error: 'is longer than 100,000 characters; split it' })
+    .max(LIMITS.notes, { error: `is longer than ${LIMITS.notes} characters; split it` })
     .refine(unwritable, {
       error: 'holds a character that cannot be written (a control character); retype the text',
     })

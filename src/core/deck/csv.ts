@@ -45,10 +45,19 @@ function rows(card: Card, table: CsvTable): string[][] {
   }
 }
 
-/** The cues, mistakes or cautions of a deck as CSV (RFC 4180), a row each. */
+/** What a spreadsheet takes for a formula, and the mark that keeps it from doing so. */
+const FORMULA = /^['=+\-@\t\r＝＋－＠]/
+
+/** A cell that no spreadsheet runs: one that could be a formula gets an apostrophe in front. */
+const harmless = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell)
+
+/** The text of a cell that was written by `writeCsv`. */
+export const cellText = (cell: string) => (/^'/.test(cell) ? cell.slice(1) : cell)
+
+/** The cues, mistakes or cautions of a deck as CSV (RFC 4180), a row each; `cellText` reads a cell back. */
 export function writeCsv(cards: readonly Card[], table: CsvTable): string {
   return stringify(
-    cards.flatMap((card) => rows(card, table)),
+    cards.flatMap((card) => rows(card, table).map((row) => row.map(harmless))),
     { header: true, columns: COLUMNS[table], record_delimiter: 'windows' }
   )
 }

@@ -1,4 +1,5 @@
-import { type Card, titleOf } from '../card'
+import { type Card, LIMITS, titleOf } from '../card'
+import { SAY } from '../language'
 import { CardFileError, readCardBytes, writeMarkdown } from '../formats'
 import { loopsOf } from './loops'
 
@@ -17,15 +18,12 @@ export interface ImportItem {
   title: string
   /** Why it is refused: `file:line: message`. */
   why: string[]
+  /** What is told of it although it is taken. */
+  notes?: string[]
   /** The card's text in the deck and in the file, when it is changed. */
   before?: string
   after?: string
 }
-
-/** Largest card file that is read, in bytes. */
-export const MAX_FILE = 2 * 1024 * 1024
-/** Most files in one import. */
-export const MAX_FILES = 2000
 
 /**
  * Says what an import would do, without doing it.
@@ -39,7 +37,7 @@ export function planImport(
 ): ImportItem[] {
   const items = files.map((file) => readOne(file, deck, inBin))
   refuseDoubles(items)
-  refuseLoops(items, deck)
+  noteLoops(items, deck)
   return items
 }
 
@@ -52,7 +50,7 @@ function readOne(
   deck: ReadonlyMap<string, Card>,
   inBin: ReadonlySet<string>
 ): ImportItem {
-  if (bytes.length > MAX_FILE)
+  if (bytes.length > LIMITS.fileBytes)
     return refused(name, [`${name}:1: the file is larger than 2 MB; a card is never that long`])
   try {
     const card = readCardBytes(bytes)
@@ -69,10 +67,14 @@ function readOne(
       ? { file: name, outcome: 'same', card, title, why: [] }
       : { file: name, outcome: 'changed', card, title, why: [], before, after }
   } catch (error) {
-    if (!(error instanceof CardFileError)) throw error
+    // Whatever it is that stops the reading of this file, the one beside it is taken.
+    if (!(error instanceof CardFileError))
+      return refused(name, [`${name}:1: the file cannot be read as a card`])
     return refused(
       name,
-      error.problems.slice(0, 20).map(({ line, message }) => `${name}:${line}: ${message}`)
+      error.problems
+        .slice(0, LIMITS.problems)
+        .map(({ line, message }) => `${name}:${line}: ${message}`)
     )
   }
 }
@@ -98,17 +100,13 @@ function refuseDoubles(items: ImportItem[]): void {
       }
 }
 
-/** A chain of counter poses that comes back to its start would never end. */
-function refuseLoops(items: ImportItem[], deck: ReadonlyMap<string, Card>): void {
+/** Counter poses that lead in a circle are told; the card is taken. */
+function noteLoops(items: ImportItem[], deck: ReadonlyMap<string, Card>): void {
   const counters = new Map([...deck].map(([id, card]) => [id, card.counter]))
   for (const { card } of items) if (card) counters.set(card.id, card.counter)
   const loops = loopsOf(counters)
   for (const item of items) {
-    const loop = item.card && loops.get(item.card.id)
-    if (loop)
-      refuse(
-        item,
-        `its counter poses lead back to it: ${[...loop, loop[0]!].join(' → ')}; take one out`
-      )
+    const loop = item.card && item.outcome !== 'same' && loops.get(item.card.id)
+    if (loop) item.notes = [SAY.deck.circle([...loop, loop[0]!])]
   }
 }

@@ -3,6 +3,7 @@ import {
   isNode,
   isPair,
   isScalar,
+  isSeq,
   LineCounter,
   type Node,
   parseDocument,
@@ -55,6 +56,22 @@ function markYaml(
   }
 }
 
+/** Fields of numbers; in all others what looks like a number is a text. */
+const COUNTED = new Set(['stay', 'when', 'betweenSides', 'figure', 'setUp'])
+
+/** A text that looks like a number (1.10, 007, .inf) stays as it is written. */
+function asWritten(node: unknown, value: unknown): unknown {
+  if (isScalar(node) && typeof node.value === 'number') return node.source ?? value
+  if (isMap(node) && typeof value === 'object' && value !== null)
+    return Object.fromEntries(
+      Object.entries(value).map(([key, each]) => [key, asWritten(node.get(key, true), each)])
+    )
+
+  if (isSeq(node) && Array.isArray(value))
+    return value.map((each, i) => asWritten(node.get(i, true), each))
+  return value
+}
+
 /** @returns what stands between the --- lines, and the version of the format */
 export function readFrontMatter(yaml: string, reading: Reading): { card: Found; version: unknown } {
   const counter = new LineCounter()
@@ -75,7 +92,8 @@ export function readFrontMatter(yaml: string, reading: Reading): { card: Found; 
     const { notula, ...head } = document.toJS({ maxAliasCount: 20 }) as Found
     const wrong = versionProblem(notula)
     if (wrong) reading.wrong(reading.lineOf(['notula']), wrong)
-    if (typeof head.number === 'number') head.number = String(head.number)
+    for (const key of Object.keys(head))
+      if (!COUNTED.has(key)) head[key] = asWritten(document.get(key, true), head[key])
     const body = Object.keys(head).find((key) => key in FILE_SECTIONS)
     if (body)
       reading.wrong(
@@ -84,7 +102,10 @@ export function readFrontMatter(yaml: string, reading: Reading): { card: Found; 
       )
     return { card: head, version: notula }
   } catch {
-    reading.wrong(1, 'the part between the --- lines repeats itself too often (YAML aliases)')
+    reading.wrong(
+      1,
+      'the part between the --- lines refers to itself (YAML aliases) in a way that cannot be followed'
+    )
     return nothing
   }
 }

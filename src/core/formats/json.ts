@@ -1,6 +1,13 @@
-import { findNodeAtLocation, type ParseError, parseTree, printParseErrorCode } from 'jsonc-parser'
+import {
+  findNodeAtLocation,
+  type Node,
+  type ParseError,
+  parseTree,
+  printParseErrorCode,
+} from 'jsonc-parser'
 import { type Card, FORMAT_VERSION, upgraded } from '../card'
-import { CardFileError, versionProblem } from './problem'
+import { CardFileError, type Problem, versionProblem } from './problem'
+import { refuseTooDeep } from './tooMuch'
 import { validCard } from './validate'
 
 /** Writes a card as JSON, with the format version first. */
@@ -19,6 +26,7 @@ function lineAt(text: string, offset: number): number {
  * @throws CardFileError with the line of each problem
  */
 export function readJson(text: string): Card {
+  refuseTooDeep(text)
   let value: unknown
   try {
     value = JSON.parse(text)
@@ -41,6 +49,7 @@ export function readJson(text: string): Card {
   const wrong = versionProblem(notula)
   if (wrong) throw new CardFileError([{ line: 1, message: wrong }])
   const tree = parseTree(text)
+  refuseDoubleKeys(tree, text)
   return validCard(upgraded(card, notula), (path) => {
     for (let keys = path.map((key) => key as string | number); ; keys = keys.slice(0, -1)) {
       const node = tree && findNodeAtLocation(tree, keys)
@@ -49,6 +58,25 @@ export function readJson(text: string): Card {
       if (keys.length === 0) return 1
     }
   })
+}
+
+/** Of a key that stands twice one value would be lost. */
+function refuseDoubleKeys(root: Node | undefined, text: string): void {
+  const problems: Problem[] = []
+  const look = (node: Node) => {
+    const seen = new Set<string>()
+    for (const child of node.children ?? []) {
+      if (node.type === 'object' && child.type === 'property') {
+        const key = String(child.children![0]!.value)
+        if (seen.has(key))
+          problems.push({ line: lineAt(text, child.offset), message: `“${key}” stands here twice` })
+        seen.add(key)
+      }
+      look(child)
+    }
+  }
+  if (root) look(root)
+  if (problems.length > 0) throw new CardFileError(problems)
 }
 
 const wordsOf = (code: string) => code.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()

@@ -28,5 +28,5 @@ export function versionProblem(version: unknown): string | null {
   if (FORMAT_VERSIONS.some((each) => each === version)) return null
   if (version === undefined)
     return `the file does not say which card format it is in; write “notula: ${FORMAT_VERSION}” at its top`
-  return `the file says it is in card format ${JSON.stringify(version)}; this Notula reads format ${FORMAT_VERSIONS.join(' and ')}`
+  return `the file says it is in card format ${(JSON.stringify(version) ?? '').slice(0, 40)}; this Notula reads format ${FORMAT_VERSIONS.join(' and ')}`
 }

@@ -8,6 +8,7 @@ import { readFrontMatter } from './frontMatter'
 import { headingKey, unknownHeading } from './labels'
 import { CardFileError } from './problem'
 import { FILE_SECTIONS } from './sections'
+import { refuseTooMuch } from './tooMuch'
 import { validCard } from './validate'
 
 const processor = unified().use(remarkParse).use(remarkFrontmatter, ['yaml'])
@@ -55,6 +56,7 @@ function underHeadings(body: RootContent[], reading: Reading): Map<string, RootC
  * @throws CardFileError with every problem and its line
  */
 export function readMarkdown(source: string): Card {
+  refuseTooMuch(source)
   const reading = new Reading(source)
   const root: Root = processor.parse(source)
   const [head, ...body] = root.children

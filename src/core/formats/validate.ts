@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { Card, pathOf } from '../card'
+import { type Card, CardIn, pathOf } from '../card'
 import { CardFileError, type Problem } from './problem'
 
 type Issue = z.core.$ZodIssue
@@ -24,7 +24,7 @@ export function issueMessage(issue: Issue): string {
  * @throws CardFileError with a problem for each value that does not fit
  */
 export function validCard(found: unknown, lineOf: (path: PropertyKey[]) => number): Card {
-  const result = Card.safeParse(found)
+  const result = CardIn.safeParse(found)
   if (result.success) return result.data
   throw new CardFileError(
     result.error.issues

@@ -1,7 +1,7 @@
 'use client'
 
 import { type KeyboardEvent, memo, useLayoutEffect, useMemo, useRef, useState } from 'react'
-import { dropUnwritable, MAX_LINE, type Side, valueAt } from '@/core/card'
+import { dropUnwritable, LIMITS, type Side, valueAt } from '@/core/card'
 import { type MirrorOptions, mirrorText, sideWords, toggleFixed } from '@/core/sides'
 import { keepTyping, steadyHeight } from './fieldEvents'
 import { fieldName } from './focus'
@@ -72,8 +72,7 @@ export const HalfField = memo(function HalfField(props: Props) {
     const now = () => settle(valueAt(bench.getState().card, path) as string)
     const quit = keepTyping(box, input)
     const done = new AbortController()
-    for (const event of ['focus', 'blur'])
-      box.addEventListener(event, now, { signal: done.signal })
+    for (const event of ['focus', 'blur']) box.addEventListener(event, now, { signal: done.signal })
     return () => {
       deaf()
       quit()
@@ -114,7 +113,7 @@ export const HalfField = memo(function HalfField(props: Props) {
         data-field={fieldName(path, side)}
         data-half={side}
         defaultValue={first}
-        maxLength={MAX_LINE}
+        maxLength={LIMITS.line}
         placeholder={placeholder}
         spellCheck
         autoComplete="off"

@@ -3,7 +3,7 @@
 import { LABELS } from '@/core/language'
 import { NativeSelect, NumberInput, Text, Textarea } from '@mantine/core'
 import { useEffect, useState } from 'react'
-import { type Assist, BREATHS, type Breath, dropUnwritable, type On, ON } from '@/core/card'
+import { type Assist, BREATHS, type Breath, dropUnwritable, LIMITS, type On, ON } from '@/core/card'
 import { api } from '../shared/api'
 import { TagsField } from '../shared/TagsField'
 import { PartList } from './PartList'
@@ -99,7 +99,7 @@ export function RestSection() {
         autosize
         minRows={2}
         dir="auto"
-        maxLength={100_000}
+        maxLength={LIMITS.notes}
         value={notes}
         onChange={(event) =>
           bench.getState().set('notes', dropUnwritable(event.currentTarget.value))

@@ -13,7 +13,7 @@ export interface ServerCard {
 }
 
 export type SaveState =
-  | { state: 'saved'; at: string | null }
+  | { state: 'saved'; at: string | null; notes?: string[] }
   | { state: 'unsaved' }
   | { state: 'saving' }
   | { state: 'waiting'; message: string; kept: boolean }
@@ -35,6 +35,9 @@ const IDLE_MS = 700
 /** While typing goes on, what was typed is kept so often; a page that is left keeps it at once. */
 const TAIL_MS = 400
 const RETRY_MS = [1000, 2000, 4000, 8000]
+const MOST_LOST = 50
+
+const freshKey = () => `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`
 
 /** Saves the card on the bench a moment after each change, and goes on trying when it cannot. */
 export function createSaver(bench: BenchStore, version: number, author: () => string): Saver {
@@ -43,6 +46,9 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
   let timer: ReturnType<typeof setTimeout> | undefined
   let tries = 0
   let running: Promise<void> | null = null
+  /** The save that is tried, and keys of those whose answers were lost: they may have been done. */
+  let tried: { card: Card; key: string } | null = null
+  let lost: string[] = []
 
   const show = (save: SaveState) => status.setState({ save })
   /** The card of the whole draft in this browser, while there is one. */
@@ -65,25 +71,34 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
   async function send(): Promise<void> {
     const card = bench.getState().card
     show({ state: 'saving' })
+    if (tried?.card !== card) tried = { card, key: freshKey() }
+    const { key } = tried
     try {
-      const result = await api<{ version: number; savedAt: string }>(`/api/cards/${card.id}`, {
+      const result = await api<{ version: number; savedAt: string; notes?: string[] }>(`/api/cards/${card.id}`, {
         method: 'PUT',
-        json: { card, from: status.getState().version, author: author() },
+        json: { card, from: status.getState().version, author: author(), key, lost },
       })
       tries = 0
+      lost = []
       saved = card
       status.setState({ version: result.version })
       if (bench.getState().card === card) {
         clearTimeout(pause)
         dropDraft(card.id)
         whole = null
-        show({ state: 'saved', at: result.savedAt })
+        show({
+          state: 'saved',
+          at: result.savedAt,
+          ...(result.notes ? { notes: result.notes } : {}),
+        })
       } else {
         keep()
         show({ state: 'unsaved' })
         later(IDLE_MS)
       }
     } catch (error) {
+      if (!(error instanceof ApiError) || error.status === 0 || error.status >= 500)
+        lost = [...lost.filter((each) => each !== key), key].slice(-MOST_LOST)
       failed(error)
     }
   }

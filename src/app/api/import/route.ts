@@ -1,6 +1,6 @@
-import { filesOf, MAX_UPLOAD, UploadError } from '@/server/archive'
+import { readForm } from '@/server/http/body'
 import { importFiles, previewImport } from '@/server/importDeck'
-import { answering, problem } from '@/server/problem'
+import { answering, problem, problemOf } from '@/server/problem'
 
 /**
  * Takes card files in. `?preview=1` only says what would happen; else the answer is a line of
@@ -8,32 +8,20 @@ import { answering, problem } from '@/server/problem'
  */
 export function POST(request: Request) {
   return answering(async () => {
-    if (Number(request.headers.get('content-length') ?? 0) > MAX_UPLOAD)
-      return problem(
-        413,
-        'Too large',
-        'The files are larger than 64 MB together. Nothing was taken in.'
-      )
-    const form = await request.formData().catch(() => null)
+    const form = await readForm(request)
     if (!form) return problem(400, 'No files', 'The request holds no files. Nothing was taken in.')
-    try {
-      const files = await filesOf(form)
-      if (new URL(request.url).searchParams.has('preview'))
-        return Response.json({
-          items: (await previewImport(files)).map(({ card, ...item }) => ({
-            ...item,
-            id: card?.id ?? null,
-          })),
-        })
-      const leaveOut = new Set(form.getAll('leaveOut').map(String))
-      return progress((tell) =>
-        importFiles(files, String(form.get('author') ?? ''), leaveOut, tell)
-      )
-    } catch (error) {
-      if (error instanceof UploadError)
-        return problem(400, 'This cannot be taken in', `${error.message} Nothing was taken in.`)
-      throw error
-    }
+    if (new URL(request.url).searchParams.has('preview'))
+      return Response.json({
+        items: (await previewImport(form.files)).map(({ card, ...item }) => ({
+          ...item,
+          id: card?.id ?? null,
+        })),
+      })
+    const fields = (wanted: string) =>
+      form.fields.filter(({ name }) => name === wanted).map(({ value }) => value)
+    const leaveOut = new Set(fields('leaveOut'))
+    const author = (fields('author')[0] ?? '').slice(0, 200)
+    return progress((tell) => importFiles(form.files, author, leaveOut, tell))
   })
 }
 
@@ -51,10 +39,8 @@ function progress<T extends object>(
         })
         say({ finished: true, ...outcome })
       } catch (error) {
-        console.error(error)
-        say({
-          failed: `${error instanceof Error ? error.message : 'Something went wrong.'} Nothing was taken in; the deck is as it was.`,
-        })
+        const { detail } = (await problemOf(error).json()) as { detail: string }
+        say({ failed: `${detail} The deck is as it was.` })
       }
       controller.close()
     },

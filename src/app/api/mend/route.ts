@@ -1,10 +1,10 @@
 import { z } from 'zod'
-import { Card } from '@/core/card'
+import { CardIn } from '@/core/card'
 import { answering, problem, readBody } from '@/server/problem'
 import { saveMany } from '@/server/saveMany'
 
 const Mend = z.strictObject({
-  cards: z.array(z.strictObject({ card: Card, from: z.int().min(1) })).max(1000),
+  cards: z.array(z.strictObject({ card: CardIn, from: z.int().min(1) })).max(1000),
   author: z.string().trim().max(200).default(''),
   note: z.string().trim().max(2000).default(''),
 })

@@ -311,6 +311,9 @@ export const englishSays = {
     caution: (n: number, named: boolean) =>
       `Caution ${n} lacks ${named ? 'what to say' : 'its condition'}.`,
   },
+  deck: {
+    circle: (ids: readonly string[]) => `The counter poses lead in a circle: ${ids.join(' → ')}.`,
+  },
   figure: {
     noMeasure: (name: string, all: string) =>
       `“${name}” cannot be measured; the measures are ${all}.`,

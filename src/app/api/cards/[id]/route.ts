@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import { Card, STATUSES } from '@/core/card'
+import { CardIn, STATUSES } from '@/core/card'
 import { binCard } from '@/server/bin'
-import { counterLoop } from '@/server/counters'
-import { loadCard, saveCard, setStatus } from '@/server/cards'
+import { loadCard, setStatus } from '@/server/cards'
 import { answering, problem, readBody } from '@/server/problem'
+import { saveOne } from '@/server/saveOne'
 
 type Context = { params: Promise<{ id: string }> }
 
@@ -19,11 +19,15 @@ export function GET(_request: Request, { params }: Context) {
 }
 
 const Save = z.strictObject({
-  card: Card,
+  card: CardIn,
   /** The version that the text started from. */
   from: z.int().min(1),
   author: z.string().trim().max(200).default(''),
   note: z.string().trim().max(2000).default(''),
+  /** Made for this save alone; with it a save whose answer was lost is known again. */
+  key: z.string().min(8).max(80).optional(),
+  /** Keys of earlier saves of this page whose answers were lost. */
+  lost: z.array(z.string().max(80)).max(50).optional(),
 })
 
 /** Saves a new version; a stale one is refused with both texts. */
@@ -38,17 +42,14 @@ export function PUT(request: Request, { params }: Context) {
         'Two ids',
         `The card says it is “${body.card.id}”, the address says “${id}”. Nothing was saved.`
       )
-    const loop = await counterLoop(body.card)
-    if (loop)
-      return problem(
-        400,
-        'Counter poses in a circle',
-        `The counter poses lead back to this card: ${loop.join(' → ')}. Take one out; nothing was saved.`
-      )
-    const result = await saveCard(body.card, body.from, body.author, body.note)
+    const result = await saveOne(body)
     switch (result.outcome) {
       case 'saved':
-        return Response.json({ version: result.version, savedAt: result.savedAt })
+        return Response.json({
+          version: result.version,
+          savedAt: result.savedAt,
+          ...(result.notes?.length ? { notes: result.notes } : {}),
+        })
       case 'missing':
         return missing(id)
       case 'stale':

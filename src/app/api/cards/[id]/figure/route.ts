@@ -1,5 +1,6 @@
 import { loadCard } from '@/server/cards'
-import { cardFiguresBvh, cardFigureSvg, keptFigure, pngOf } from '@/server/figure'
+import { keptFigure, pngOf } from '@/server/figure'
+import { run } from '@/server/jobs/pool'
 import { answering, problem } from '@/server/problem'
 import { loadVersion } from '@/server/history'
 
@@ -20,13 +21,13 @@ export function GET(request: Request, { params }: Context) {
     const of = query.get('of') ?? undefined
     if (query.get('as') === 'bvh') {
       const card = (await loadCard(id))?.card
-      const bvh = card && cardFiguresBvh(card, asked ?? card.writtenFor)
+      const bvh = card && (await run('bvh', { card, side: asked ?? card.writtenFor }))
       if (!bvh) return problem(404, 'No figure', `No figure is drawn on “${id}”.`)
       return new Response(bvh, { headers: { 'content-type': 'text/plain; charset=utf-8' } })
     }
     const make = async () => {
       const card = version ? await loadVersion(id, version) : (await loadCard(id))?.card
-      return card ? cardFigureSvg(card, asked ?? card.writtenFor, of) : null
+      return card ? run('figure', { card, side: asked ?? card.writtenFor, of }) : null
     }
     const svg = version ? await keptFigure(`${id} ${version} ${asked} ${of}`, make) : await make()
     if (svg === null) return problem(404, 'No figure', `No figure is drawn on “${id}” there.`)

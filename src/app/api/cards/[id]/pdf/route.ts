@@ -1,5 +1,7 @@
-import { cardTitles, loadCard } from '@/server/cards'
-import { printCards } from '@/server/print'
+import { longestText, pathOf } from '@/core/card'
+import { cardTitles, storedDeck } from '@/server/cards'
+import { JobError, run } from '@/server/jobs/pool'
+import { storedBody } from '@/server/storedBody'
 import { answering, problem } from '@/server/problem'
 import { loadSchool } from '@/server/school'
 
@@ -9,9 +11,21 @@ type Context = { params: Promise<{ id: string }> }
 export function GET(_request: Request, { params }: Context) {
   return answering(async () => {
     const { id } = await params
-    const stored = await loadCard(id)
+    const [stored] = await storedDeck([id])
     if (!stored) return problem(404, 'No such card', `There is no card “${id}”.`)
-    const pdf = await printCards([stored.card], await loadSchool(), await cardTitles())
+    const [school, titles] = await Promise.all([loadSchool(), cardTitles()])
+    const pdf = await run('print', { cards: [stored], school, titles: [...titles] }).catch(
+      (error: unknown) => {
+        if (!(error instanceof JobError) || error.why === 'queue') throw error
+        const { path, length } = longestText(storedBody(stored))
+        return problem(
+          422,
+          'Too long to print',
+          `This card is too long to print: ${error.message}. Its longest text is “${pathOf(path)}” with ${length} characters; shorten it or split the card. The card is as it was.`
+        )
+      }
+    )
+    if (pdf instanceof Response) return pdf
     return new Response(Buffer.from(pdf), {
       headers: {
         'content-type': 'application/pdf',

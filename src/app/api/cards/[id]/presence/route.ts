@@ -16,9 +16,9 @@ export function POST(request: Request, { params }: Context) {
     const body = await readBody(request, Here)
     if (body instanceof Response) return body
     if (body.gone) {
-      forgetTab(id, body.tab)
+      await forgetTab(id, body.tab)
       return Response.json({ others: [] })
     }
-    return Response.json({ others: noteTab(id, body.tab, body.who) })
+    return Response.json({ others: await noteTab(id, body.tab, body.who) })
   })
 }

@@ -1,0 +1,92 @@
+import fs from 'node:fs'
+import path from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+/**
+ * What runs outside the pages, each bundled so that it starts quickly: the command line, the
+ * server with its guard, and the jobs of its workers. Node alone; the bundler is asked for when
+ * needed.
+ */
+
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
+
+const BUNDLES = {
+  cli: {
+    entry: 'src/cli/notula.ts',
+    sources: ['src/core', 'src/cli', 'src/server/print'],
+    // What prints stays in packages of its own and is loaded when it prints.
+    external: ['@react-pdf/renderer', 'pdf-lib', 'sharp', 'react'],
+  },
+  server: {
+    entry: 'src/server/http/main.ts',
+    sources: ['src/server/http', 'src/core/card'],
+    external: ['next'],
+  },
+  jobs: {
+    entry: 'src/server/jobs/jobs.ts',
+    sources: ['src/core', 'src/server/jobs', 'src/server/print', 'src/server/archive.ts'],
+    external: ['@react-pdf/renderer', 'pdf-lib', 'react'],
+  },
+}
+
+const folderOf = (name) => path.join(root, '.notula', name)
+
+/** The file of a bundle. */
+export const bundleFile = (name) =>
+  path.join(folderOf(name), path.basename(BUNDLES[name].entry).replace('.ts', '.mjs'))
+
+/** When the newest of a bundle's sources was written. */
+function newest(at) {
+  const stat = fs.statSync(at, { throwIfNoEntry: false })
+  if (!stat) return 0
+  if (!stat.isDirectory()) return at.includes('.test.') ? 0 : stat.mtimeMs
+  return fs
+    .readdirSync(at)
+    .reduce((latest, entry) => Math.max(latest, newest(path.join(at, entry))), 0)
+}
+
+/** Whether a bundle is there and no source is newer. */
+function isBuilt(name) {
+  const built = fs.statSync(bundleFile(name), { throwIfNoEntry: false })
+  return (
+    built !== undefined &&
+    [...BUNDLES[name].sources, 'node_modules/.notula-lock'].every(
+      (each) => newest(path.join(root, each)) <= built.mtimeMs
+    )
+  )
+}
+
+async function buildBundle(name) {
+  const { build } = await import('esbuild')
+  const { entry, external } = BUNDLES[name]
+  const fresh = `${folderOf(name)}-${process.pid}`
+  await build({
+    entryPoints: [path.join(root, entry)],
+    outdir: fresh,
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    splitting: true,
+    minify: true,
+    format: 'esm',
+    platform: 'node',
+    target: 'node20',
+    jsx: 'automatic',
+    tsconfig: path.join(root, 'tsconfig.json'),
+    mainFields: ['module', 'main'],
+    external,
+    banner: {
+      js: "import { createRequire as require0 } from 'node:module'; const require = require0(import.meta.url);",
+    },
+    logLevel: 'error',
+  })
+  // What is running keeps the files that it started with.
+  fs.rmSync(folderOf(name), { recursive: true, force: true })
+  fs.renameSync(fresh, folderOf(name))
+}
+
+/** Builds what has a newer source. @returns what was done, for a line of progress */
+export async function ensureBundles(names = Object.keys(BUNDLES)) {
+  const stale = names.filter((name) => !isBuilt(name))
+  for (const name of stale) await buildBundle(name)
+  return stale.length === 0 ? 'is built' : 'built'
+}

@@ -1,0 +1,25 @@
+import next from 'next'
+import { doorsOf } from './guard'
+import { guarded } from './serve'
+
+/** The app behind its guard. HOST, PORT and ORIGIN say where, and by which names. */
+
+const host = process.env.HOST || '127.0.0.1'
+const port = Number(process.env.PORT)
+
+const app = next({ dev: false, dir: process.cwd(), hostname: host, port })
+await app.prepare()
+const handle = app.getRequestHandler()
+const server = guarded(
+  (request, response) => handle(request, response),
+  doorsOf(host, process.env.ORIGIN)
+)
+server.listen(port, host)
+
+function stop() {
+  server.close(() => process.exit(0))
+  server.closeIdleConnections()
+  setTimeout(() => process.exit(0), 1500).unref()
+}
+process.on('SIGTERM', stop)
+process.on('SIGINT', stop)
