@@ -72,12 +72,16 @@ function clausesOf(text: string, clauses: RegExp): { start: number; end: number 
   return starts.map((start, i) => ({ start, end: starts[i + 1] ?? text.length }))
 }
 
+/** A line of more clauses is no line to say; each of them would be tried with each other. */
+const MOST_CLAUSES = 30
+
 function cutFrom(text: string, language: string, fits: (text: string) => boolean): Cut | null {
   const speech = speechOf(language)
   if (!speech) return null
   const end = /[.!?…]*$/.exec(text)![0]
   const body = text.slice(0, text.length - end.length)
   const clauses = clausesOf(body, speech.clauses)
+  if (clauses.length > MOST_CLAUSES) return null
   const without = (start: number, stop: number): Cut => ({
     clause: body
       .slice(start, stop)

@@ -62,14 +62,16 @@ function tokens(text: string, most = Infinity): Token[] {
   return found
 }
 
+/** Letters on each side that a sentence is read for; no sentence of a card is longer. */
+const FAR = 800
 /** Letters in which the nearest words stand. */
 const NEAR = 160
 
 function around(text: string, start: number, end: number): Around {
   let from = start
-  while (from > 0 && !endsSentence(text, from - 1)) from -= 1
+  while (from > start - FAR && from > 0 && !endsSentence(text, from - 1)) from -= 1
   let to = end
-  while (to < text.length && !endsSentence(text, to)) to += 1
+  while (to < end + FAR && to < text.length && !endsSentence(text, to)) to += 1
   const head = text.slice(from, start)
   const tail = text.slice(end, to + 1)
   // A word that is cut in two is the furthest one.
