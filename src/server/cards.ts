@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
 import { type Card, completeness, FORMAT_VERSION, isDrawn, titleOf } from '@/core/card'
 import type { Status } from '@/core/deck'
@@ -26,6 +27,10 @@ function searchedWords({ number, names }: Card): string[] {
   return [...new Set(words.map((word) => word.slice(0, 100)))]
 }
 
+/** What the card's picture is addressed by: another card, another address. */
+const pictureOf = (card: Card) =>
+  createHash('sha256').update(JSON.stringify(card)).digest('hex').slice(0, 16)
+
 /** What the shelf shows and searches of a card. Written anew at each save. */
 export function shelfColumns(card: Card) {
   return {
@@ -39,6 +44,7 @@ export function shelfColumns(card: Card) {
     sides: card.sides,
     drawn: isDrawn(card),
     words: searchedWords(card),
+    picture: pictureOf(card),
     unwritten: completeness(card)
       .filter((section) => !section.complete)
       .map(({ id }) => id),
@@ -75,6 +81,17 @@ export async function loadCard(
 ): Promise<StoredCard | null> {
   const { rows } = await on.raw<{ rows: CurrentRow[] }>(`${CURRENT} AND c.id = ?`, [id])
   return rows[0] ? stored(rows[0]) : null
+}
+
+/** A card with what its picture is addressed by, both of one moment; null when there is none. */
+export async function cardWithPicture(id: string): Promise<{ card: Card; picture: string } | null> {
+  const { rows } = await db().raw<{ rows: (StoredText & { picture: string })[] }>(
+    `SELECT v.body, v.format, c.picture FROM cards c
+     JOIN card_versions v ON v.card_id = c.id AND v.version = c.current_version
+     WHERE c.deleted_at IS NULL AND c.id = ?`,
+    [id]
+  )
+  return rows[0] ? { card: storedBody(rows[0]), picture: rows[0].picture } : null
 }
 
 /** All cards, in the order of the shelf. */

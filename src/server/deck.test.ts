@@ -4,7 +4,7 @@ import { blankCard, type Card, withValue } from '@/core/card'
 import { readCard, writeJson, writeMarkdown } from '@/core/formats'
 import { filesOf, pack, unpack } from './archive'
 import { binCard, binnedCards, emptyBin, unbinCard } from './bin'
-import { createCard, loadCard, loadDeck, saveCard } from './cards'
+import { cardWithPicture, createCard, loadCard, loadDeck, saveCard } from './cards'
 import { closeDb, db } from './db'
 import { loadDemo } from './demo'
 import { bringBack, loadVersion, versionsOf } from './history'
@@ -320,4 +320,22 @@ test('of cards that there are not, and of too many tabs, nothing is kept', async
   for (let i = 0; i < 60; i += 1) await noteTab('gate', `tab ${i}`, 'Ada')
   expect(await db()('presence').where({ card_id: 'not-here' })).toEqual([])
   expect((await db()('presence')).length).toBeLessThanOrEqual(40)
+})
+
+test('a card that is deleted and taken in anew has its picture at another address', async () => {
+  const addressOf = async () =>
+    (await db()('cards').where({ id: 'gate' }).first('picture'))!.picture as string
+  await createCard(gate, '')
+  const first = await addressOf()
+  expect((await cardWithPicture('gate'))!.picture).toBe(first)
+  await binCard('gate')
+  expect(await cardWithPicture('gate')).toBeNull()
+  await emptyBin()
+  await createCard({ ...gate, notes: 'Another.' }, '')
+  expect(await addressOf()).not.toBe(first)
+  await saveCard({ ...gate, notes: 'And another.' }, 1, '')
+  const third = await addressOf()
+  await saveCard(gate, 2, '')
+  // The same card again is the same picture.
+  expect([third === first, await addressOf()]).toEqual([false, first])
 })

@@ -29,7 +29,8 @@ export async function shelfCards(): Promise<ShelfCard[]> {
       'status',
       'unwritten',
       'drawn',
-      'current_version as version'
+      'current_version as version',
+      'picture'
     )
 }
 

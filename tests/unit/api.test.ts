@@ -56,6 +56,7 @@ const Shelf = z.strictObject({
       unwritten: z.array(z.enum(SECTIONS.map(({ id }) => id) as [string, ...string[]])),
       drawn: z.boolean(),
       version: z.int().min(1),
+      picture: z.string().regex(/^[0-9a-f]{16}$/),
     })
   ),
 })

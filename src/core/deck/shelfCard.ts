@@ -15,4 +15,6 @@ export interface ShelfCard extends Pick<
   unwritten: SectionId[]
   drawn: boolean
   version: number
+  /** What its picture is addressed by; another card has another. */
+  picture: string
 }

@@ -8,6 +8,9 @@ const INDENT = 6
 const MARKS = /^(?:\s*(?:[-*+>]|\d{1,9}[.)])(?=\s|[-*+>]|$))+/
 const ONE_MARK = /[-*+>]|\d+[.)]/g
 
+/** Brackets in brackets, as YAML takes them. */
+const FLOW = new RegExp(`(?:[[{]\\s*){${LIMITS.nesting + 1}}`)
+
 /** How deep a line lies in lists and quotes, as far as that can be told from the line. */
 function nesting(line: string): number {
   const marks = MARKS.exec(line)?.[0]
@@ -33,18 +36,20 @@ export function refuseTooMuch(text: string): void {
       LIMITS.frontLines,
       `more than ${LIMITS.frontLines} lines stand between the --- lines; a card has far fewer`
     )
+  const deep = (i: number) =>
+    refuse(i + 1, `lists lie more than ${LIMITS.nesting} deep in each other here`)
   let headings = 0
   let fenced = false
   lines.forEach((line, i) => {
     if (line.length > LIMITS.fileLine)
       refuse(i + 1, `the line is longer than ${LIMITS.fileLine} characters; split it`)
     if (/^\s*(?:```|~~~)/.test(line)) fenced = !fenced
+    if (i < front && FLOW.test(line)) deep(i)
     if (i < front || fenced) return
     if (/^ {0,3}(?:#{1,6}(?:\s|$)|=+\s*$|-+\s*$)/.test(line)) headings += 1
     if (headings > LIMITS.headings)
       refuse(i + 1, `more than ${LIMITS.headings} headings stand here; a card has far fewer`)
-    if (nesting(line) > LIMITS.nesting)
-      refuse(i + 1, `lists lie more than ${LIMITS.nesting} deep in each other here`)
+    if (nesting(line) > LIMITS.nesting) deep(i)
   })
 }
 

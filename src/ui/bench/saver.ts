@@ -74,10 +74,13 @@ export function createSaver(bench: BenchStore, version: number, author: () => st
     if (tried?.card !== card) tried = { card, key: freshKey() }
     const { key } = tried
     try {
-      const result = await api<{ version: number; savedAt: string; notes?: string[] }>(`/api/cards/${card.id}`, {
-        method: 'PUT',
-        json: { card, from: status.getState().version, author: author(), key, lost },
-      })
+      const result = await api<{ version: number; savedAt: string; notes?: string[] }>(
+        `/api/cards/${card.id}`,
+        {
+          method: 'PUT',
+          json: { card, from: status.getState().version, author: author(), key, lost },
+        }
+      )
       tries = 0
       lost = []
       saved = card

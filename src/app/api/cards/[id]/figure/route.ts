@@ -1,20 +1,20 @@
-import { loadCard } from '@/server/cards'
+import { cardWithPicture, loadCard } from '@/server/cards'
 import { keptFigure, pngOf } from '@/server/figure'
 import { run } from '@/server/jobs/pool'
 import { answering, problem } from '@/server/problem'
-import { loadVersion } from '@/server/history'
 
 type Context = { params: Promise<{ id: string }> }
 
 /**
  * A card's figure as SVG, or as PNG with `?as=png`; all its figures as BVH with `?as=bvh`. `side` is left or right, `of` a keyframe
- * such as `step s3`, and `v` the version: with it the answer never changes and may be kept.
+ * such as `step s3`, and `p` the picture's address from the shelf: with it the answer never changes
+ * and may be kept.
  */
 export function GET(request: Request, { params }: Context) {
   return answering(async () => {
     const { id } = await params
     const query = new URL(request.url).searchParams
-    const version = Number(query.get('v')) || null
+    const picture = query.get('p')
     const asked = query.get('side')
     if (asked !== null && asked !== 'left' && asked !== 'right')
       return problem(400, 'No such side', 'The side is left or right.')
@@ -25,14 +25,16 @@ export function GET(request: Request, { params }: Context) {
       if (!bvh) return problem(404, 'No figure', `No figure is drawn on “${id}”.`)
       return new Response(bvh, { headers: { 'content-type': 'text/plain; charset=utf-8' } })
     }
-    const make = async () => {
-      const card = version ? await loadVersion(id, version) : (await loadCard(id))?.card
-      return card ? run('figure', { card, side: asked ?? card.writtenFor, of }) : null
-    }
-    const svg = version ? await keptFigure(`${id} ${version} ${asked} ${of}`, make) : await make()
+    const found = await cardWithPicture(id)
+    if (!found) return problem(404, 'No such card', `There is no card “${id}”.`)
+    const { card } = found
+    // An address from before the last save: what is there now is shown, and not kept.
+    const kept = picture === found.picture
+    const make = () => run('figure', { card, side: asked ?? card.writtenFor, of })
+    const svg = kept ? await keptFigure(`${id} ${picture} ${asked} ${of}`, make) : await make()
     if (svg === null) return problem(404, 'No figure', `No figure is drawn on “${id}” there.`)
     const headers = {
-      'cache-control': version ? 'public, max-age=31536000, immutable' : 'no-cache',
+      'cache-control': kept ? 'public, max-age=31536000, immutable' : 'no-cache',
     }
     if (query.get('as') === 'png')
       return new Response(new Uint8Array(await pngOf(svg)), {
