@@ -4,6 +4,7 @@ import {
   dumpTool,
   ensureModules,
   ensurePackages,
+  forTool,
   main,
   openDatabase,
   root,
@@ -21,10 +22,13 @@ await main(async () => {
   if (fs.existsSync(file))
     throw new SetUpError(`${file} is there already; nothing was written over it.`)
   const { url, stop } = await openDatabase()
+  const { address, env } = forTool(url)
   try {
     fs.mkdirSync(path.dirname(file), { recursive: true })
     await step('Writing the backup', async () => {
-      sh(dumpTool('pg_dump'), ['--format=custom', '--no-owner', `--file=${file}.part`, url])
+      sh(dumpTool('pg_dump'), ['--format=custom', '--no-owner', `--file=${file}.part`, address], {
+        env,
+      })
       fs.renameSync(`${file}.part`, file)
     })
     console.log(file)

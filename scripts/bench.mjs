@@ -117,7 +117,7 @@ await main(async () => {
   const cluster = await startCluster(`bench-${process.pid}`, { throwaway: true })
   let server
   try {
-    const databaseUrl = await ensureDatabase(cluster.url, 'notula_bench')
+    const databaseUrl = await ensureDatabase(cluster.url, 'notula_bench', cluster.role)
     await migrate(databaseUrl)
     await step('Filling a deck', async () =>
       tsx('scripts/bench/fillDeck.ts', ['1000'], { DATABASE_URL: databaseUrl }).trim()
@@ -186,7 +186,7 @@ await main(async () => {
       `      with the request for its cards: ${(visit / still).toFixed(2)} of a static page (${data.toFixed(0)} a second for the cards)`
     )
 
-    const deckUrl = await ensureDatabase(cluster.url, 'notula_bench_deck')
+    const deckUrl = await ensureDatabase(cluster.url, 'notula_bench_deck', cluster.role)
     await migrate(deckUrl)
     const t = JSON.parse(tsx('scripts/bench/server.ts', [], { DATABASE_URL: deckUrl }))
     report(
@@ -228,7 +228,7 @@ await main(async () => {
 
     const shelves = {}
     for (const kind of ['drawn', 'bare']) {
-      const url = await ensureDatabase(cluster.url, `notula_bench_${kind}`)
+      const url = await ensureDatabase(cluster.url, `notula_bench_${kind}`, cluster.role)
       await migrate(url)
       tsx('scripts/bench/fillDeck.ts', ['200', kind], { DATABASE_URL: url })
       shelves[kind] = await startServer({

@@ -4,6 +4,7 @@ import {
   dumpTool,
   ensureModules,
   ensurePackages,
+  forTool,
   main,
   migrate,
   openDatabase,
@@ -23,25 +24,31 @@ await main(async () => {
     )
   await ensurePackages({ postgres: true })
   await ensureModules()
-  const { url, stop } = await openDatabase()
+  const { url, adminUrl, settle, stop } = await openDatabase()
+  const { address, env } = forTool(adminUrl)
   try {
     await step('Bringing the backup back', async () => {
       try {
-        sh(dumpTool('pg_restore'), [
-          '--clean',
-          '--if-exists',
-          '--no-owner',
-          '--single-transaction',
-          '--exit-on-error',
-          `--dbname=${url}`,
-          file,
-        ])
+        sh(
+          dumpTool('pg_restore'),
+          [
+            '--clean',
+            '--if-exists',
+            '--no-owner',
+            '--single-transaction',
+            '--exit-on-error',
+            `--dbname=${address}`,
+            file,
+          ],
+          { env }
+        )
       } catch (error) {
         throw new SetUpError(
           `The backup could not be brought back; the deck is as it was.\n${error.message}`
         )
       }
     })
+    await settle()
     await step('Bringing the tables up to date', () => migrate(url))
     const { default: pg } = await import('pg')
     const client = new pg.Client({ connectionString: url })

@@ -82,7 +82,7 @@ async function browserTests() {
     let url
     await step('Making a throwaway database with the demo deck', async () => {
       if (!given) cluster = await startCluster(`test-${process.pid}`, { throwaway: true })
-      url = await ensureDatabase(cluster.url, database)
+      url = await ensureDatabase(cluster.url, database, cluster.role)
       await migrate(url)
       return tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: url }).trim()
     })

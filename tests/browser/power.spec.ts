@@ -34,7 +34,7 @@ test.beforeEach(async ({}, testInfo) => {
   test.skip(!postgresBin(), 'PostgreSQL itself is not installed here')
   name = `power-${process.pid}-${testInfo.line}`
   cluster = await startCluster(name, { throwaway: true, durable: true })
-  database = await ensureDatabase(cluster.url, 'notula_power')
+  database = await ensureDatabase(cluster.url, 'notula_power', cluster.role)
   await migrate(database)
   tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: database })
   port = await freePort()

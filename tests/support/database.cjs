@@ -10,9 +10,10 @@ module.exports = async () => {
     : await startCluster(`jest-${process.pid}`, { throwaway: true })
   // Each worker has a database of its own (databaseOfWorker.cjs picks it).
   const databases = [1, 2].map((worker) => `notula_jest_${process.pid}_${worker}`)
-  for (const database of databases) await migrate(await ensureDatabase(cluster.url, database))
+  for (const database of databases)
+    await migrate(await ensureDatabase(cluster.url, database, cluster.role))
   process.env.NOTULA_TEST_DATABASES = JSON.stringify(
-    databases.map((database) => withDatabase(cluster.url, database))
+    databases.map((database) => withDatabase(cluster.url, database, cluster.role))
   )
   globalThis.notulaCluster = { cluster, databases }
 }

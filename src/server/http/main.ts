@@ -23,3 +23,5 @@ function stop() {
 }
 process.on('SIGTERM', stop)
 process.on('SIGINT', stop)
+// Who started it is gone.
+process.on('disconnect', stop)

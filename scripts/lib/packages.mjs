@@ -1,0 +1,69 @@
+import fs from 'node:fs'
+import path from 'node:path'
+import { digest, found, isRoot, root, SetUpError, sh, step } from './base.mjs'
+
+/** What has to be installed: Debian packages and node packages. */
+
+/** Folder of PostgreSQL's server programs, or undefined. */
+export function postgresBin() {
+  const base = '/usr/lib/postgresql'
+  const versions = fs.existsSync(base)
+    ? fs.readdirSync(base).filter((v) => fs.existsSync(path.join(base, v, 'bin/initdb')))
+    : []
+  versions.sort((a, b) => Number(b) - Number(a))
+  if (versions[0]) return path.join(base, versions[0], 'bin')
+  const initdb = found('initdb')
+  return initdb && path.dirname(fs.realpathSync(initdb))
+}
+
+export const chromium = () =>
+  found('chromium') ?? found('chromium-browser') ?? found('google-chrome')
+
+/** How Debian's Chromium is started: headless, and asking nothing of the network by itself. */
+export const BROWSER_ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
+/** Debian packages that are wanted and not there. */
+function missingPackages({ postgres, browser }) {
+  const wanted = []
+  if (postgres && !postgresBin()) wanted.push('postgresql')
+  if (browser && !chromium()) wanted.push('chromium')
+  return wanted
+}
+
+/** Installs what is missing where that is allowed, else says exactly what to install. */
+export async function ensurePackages(needs) {
+  const wanted = missingPackages(needs)
+  if (wanted.length === 0) return
+  if (!isRoot || !found('apt-get'))
+    throw new SetUpError(
+      `Not installed here: ${wanted.join(', ')}. Install with:\n    sudo apt-get install ${wanted.join(' ')}\nthen run this command again.${
+        wanted.includes('postgresql')
+          ? '\nOr set DATABASE_URL to a PostgreSQL 14 or later that you have.'
+          : ''
+      }`
+    )
+  await step(`Installing ${wanted.join(', ')} (Debian packages)`, async () => {
+    const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+    sh('apt-get', ['update', '-qq'], { env })
+    sh('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...wanted], { env })
+  })
+}
+
+/** Runs npm ci when node_modules does not fit package-lock.json. */
+export async function ensureModules() {
+  const lock = digest(fs.readFileSync(path.join(root, 'package-lock.json')))
+  const stamp = path.join(root, 'node_modules/.notula-lock')
+  if (fs.existsSync(stamp) && fs.readFileSync(stamp, 'utf8') === lock) return
+  await step('Installing node packages (npm ci)', async () => {
+    sh('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'])
+    fs.writeFileSync(stamp, lock)
+  })
+}
