@@ -11,8 +11,9 @@ export default function Failed({ reset }: { reset: () => void }) {
       <main id="main" tabIndex={-1} style={{ padding: 22 }}>
         <h1>This view cannot be shown now</h1>
         <p>
-          The database may be out of reach. What is saved is safe, and what you typed is kept in
-          this browser.
+          The database may be out of reach, or what is stored of this one card cannot be read; then
+          the other cards still can, and an earlier version may be brought back from its history.
+          What is saved is safe, and what you typed is kept in this browser.
         </p>
         <Button onClick={() => reset()}>Try again</Button>
       </main>

@@ -4,7 +4,7 @@ import { type Card, completeness, FORMAT_VERSION, isDrawn, titleOf } from '@/cor
 import type { Status } from '@/core/deck'
 import { plainName, searchKey } from '@/core/search'
 import { db } from './db'
-import { storedBody, type StoredText } from './storedBody'
+import { readable, storedBody, type StoredText } from './storedBody'
 
 /** A card as it is stored, with the version that its body is. */
 export interface StoredCard {
@@ -99,7 +99,7 @@ export async function loadDeck(): Promise<StoredCard[]> {
   const { rows } = await db().raw<{ rows: CurrentRow[] }>(
     `${CURRENT} ORDER BY c.base, c.number, c.title, c.id`
   )
-  return rows.map(stored)
+  return readable(rows).cards.map(({ row }) => stored(row))
 }
 
 /** A stored card before it is read: reading a whole deck takes a while, and is a job's work. */

@@ -5,6 +5,7 @@ import { UploadError } from './archive'
 import { readBytes, TooLarge } from './http/body'
 import { MeanwhileError } from './importDeck'
 import { JobError } from './jobs/pool'
+import { isUnreadable } from './storedBody'
 
 /** An answer that says what went wrong, as RFC 9457 problem details. */
 export function problem(
@@ -95,6 +96,12 @@ export function problemOf(error: unknown): Response {
     return problem(413, 'Too large', `${error.message} Nothing was taken in.`)
   if (error instanceof MeanwhileError)
     return problem(409, 'Saved meanwhile', `${error.message} Nothing was taken in; look again.`)
+  if (isUnreadable(error))
+    return problem(
+      422,
+      'This card cannot be read',
+      'What is stored of this card cannot be read; the other cards can. An earlier version of it may be brought back from its history.'
+    )
   if (error instanceof JobError)
     return problem(
       error.why === 'queue' ? 503 : 422,

@@ -4,6 +4,7 @@ import { POST as unbin } from '@/app/api/bin/[id]/route'
 import { DELETE, GET, PATCH, PUT } from '@/app/api/cards/[id]/route'
 import { GET as file } from '@/app/api/cards/[id]/file/route'
 import { GET as figure } from '@/app/api/cards/[id]/figure/route'
+import { GET as pdf } from '@/app/api/cards/[id]/pdf/route'
 import { POST as presence } from '@/app/api/cards/[id]/presence/route'
 import { GET as versions } from '@/app/api/cards/[id]/versions/route'
 import { GET as version, POST as bringBack } from '@/app/api/cards/[id]/versions/[version]/route'
@@ -359,6 +360,48 @@ describe('the deck', () => {
     const both = await mend(saying({ cards: [noted(one), noted(two)] }))
     expect(await ok(both, Saved)).toEqual({ saved: 2 })
     await refused(await mend(saying({ cards: 'all' })), 400)
+  })
+})
+
+describe('a card that is stored and cannot be read', () => {
+  beforeEach(async () => {
+    await made()
+    await made()
+    await db()('card_versions').insert({
+      card_id: 'tree',
+      version: 2,
+      format: 2,
+      body: JSON.stringify({ id: 'tree', base: 'flying' }),
+      author: '',
+      note: '',
+    })
+    await db()('cards').where({ id: 'tree' }).update({ current_version: 2 })
+  })
+
+  test('says so itself', async () => {
+    for (const answer of [
+      await GET(at(), id()),
+      await file(at(), id()),
+      await figure(at(), id()),
+      await pdf(at(), id()),
+    ])
+      expect((await refused(answer, 422)).title).toBe('This card cannot be read')
+  })
+
+  test('and the rest of the deck goes on', async () => {
+    const told = await (await deck()).json()
+    expect(told.cards.map((each: { card: { id: string } }) => each.card.id)).toEqual(['tree-2'])
+    expect(told.unreadable).toEqual(['tree'])
+    expect((await ok(await shelf(at()), Shelf)).cards).toHaveLength(2)
+    for (const as of ['md', 'json', 'cues'])
+      expect((await exported(at(`/?as=${as}`))).status).toBe(200)
+    expect((await stored('tree-2')).version).toBe(1)
+  })
+
+  test('and an earlier version of it is brought back', async () => {
+    const Back = z.strictObject({ version: z.literal(3) })
+    await ok(await bringBack(saying({}), of({ id: 'tree', version: '1' })), Back)
+    expect((await stored()).version).toBe(3)
   })
 })
 

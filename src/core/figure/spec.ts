@@ -18,6 +18,9 @@ export const PROP_HEIGHT: Record<string, number> = {
 
 const number = z.number({ error: 'should be a number' }).min(-720).max(720)
 
+/** In statures; a mat is about one long. */
+const place = z.number({ error: 'should be a number of statures' }).min(-5).max(5)
+
 const Angles = z.record(z.string(), z.record(z.string(), number)).superRefine((joints, context) => {
   for (const [joint, angles] of Object.entries(joints))
     for (const name of Object.keys(angles))
@@ -62,7 +65,7 @@ export const Contact = z.strictObject({
   /** On a limb: from its first joint (0) to its second (1). */
   along: z.number().min(0).max(1).optional(),
   /** Where the part stays on the floor, in statures: to the left, and to the front. */
-  at: z.tuple([z.number(), z.number()]).optional(),
+  at: z.tuple([place, place]).optional(),
 })
 export type Contact = z.infer<typeof Contact>
 

@@ -4,7 +4,7 @@ import { writeJson, writeMarkdown } from '@/core/formats'
 import { filesOf, pack, UploadError } from '../archive'
 import { cardFiguresBvh, cardFigureSvg } from '../cardFigure'
 import { printCards } from '../print'
-import { type StoredText, storedBody } from '../storedBody'
+import { readable, type StoredText, storedBody } from '../storedBody'
 import type { Export } from './exports'
 
 /**
@@ -14,8 +14,6 @@ import type { Export } from './exports'
 
 /** What cannot be told by an error across threads. */
 export type Told<T> = { value: T } | { refused: string }
-
-const cardsOf = (rows: readonly StoredText[]): Card[] => rows.map((row) => storedBody(row))
 
 /** What taking files in would do. */
 export function plan({
@@ -28,7 +26,7 @@ export function plan({
   bin: string[]
 }): Told<ImportItem[]> {
   try {
-    const cards = new Map(cardsOf(deck).map((card) => [card.id, card]))
+    const cards = new Map(readable(deck).cards.map(({ card }) => [card.id, card]))
     return { value: planImport(filesOf(uploads), cards, new Set(bin)) }
   } catch (error) {
     if (error instanceof UploadError) return { refused: error.message }
@@ -46,7 +44,7 @@ export function print({
   school: School
   titles: [string, string][]
 }): Promise<Uint8Array> {
-  return printCards(cardsOf(cards), school, new Map(titles))
+  return printCards(cards.map(storedBody), school, new Map(titles))
 }
 
 /** The figure of one form of a card as SVG; null when it is not drawn. */
@@ -59,28 +57,34 @@ export function bvh({ card, side }: { card: Card; side: Side }): string | null {
   return cardFiguresBvh(card, side)
 }
 
-/** The whole deck as a ZIP of files, or as a table. */
-export function exportDeck({ deck, as }: { deck: StoredText[]; as: Export }): Uint8Array {
-  const cards = cardsOf(deck)
-  if (as !== 'md' && as !== 'json') return new TextEncoder().encode(writeCsv(cards, as as CsvTable))
+type Row = StoredText & { id: string; version: number; status: string }
+
+/** The whole deck as a ZIP of files, or as a table. A card that cannot be read goes as it is stored. */
+export function exportDeck({ deck, as }: { deck: Row[]; as: Export }): Uint8Array {
+  const { cards, unreadable } = readable(deck)
+  if (as !== 'md' && as !== 'json')
+    return new TextEncoder().encode(
+      writeCsv(
+        cards.map(({ card }) => card),
+        as as CsvTable
+      )
+    )
   const write = as === 'md' ? writeMarkdown : writeJson
-  return pack(cards.map((card) => ({ name: `${card.id}.${as}`, text: write(card) })))
+  return pack([
+    ...cards.map(({ card }) => ({ name: `${card.id}.${as}`, text: write(card) })),
+    ...unreadable.map(({ id, body }) => ({
+      name: `${id}.unreadable.txt`,
+      text: typeof body === 'string' ? body : JSON.stringify(body),
+    })),
+  ])
 }
 
-/** Cards with version and status, as JSON in one. */
-export function deckJson({
-  deck,
-  more,
-}: {
-  deck: (StoredText & { version: number; status: string })[]
-  more: object
-}): string {
+/** Cards with version and status, as JSON in one; those that cannot be read by their ids. */
+export function deckJson({ deck, more }: { deck: Row[]; more: object }): string {
+  const { cards, unreadable } = readable(deck)
   return JSON.stringify({
     ...more,
-    cards: deck.map((row) => ({
-      card: storedBody(row),
-      version: row.version,
-      status: row.status,
-    })),
+    cards: cards.map(({ card, row: { version, status } }) => ({ card, version, status })),
+    ...(unreadable.length > 0 && { unreadable: unreadable.map(({ id }) => id) }),
   })
 }

@@ -1,0 +1,134 @@
+import { readFileSync } from 'node:fs'
+import http from 'node:http'
+import { expect, test } from '@playwright/test'
+
+/** Every address of the app, behind its guard. */
+
+const manifest = JSON.parse(readFileSync('.next/app-path-routes-manifest.json', 'utf8'))
+const ADDRESSES = [...new Set(Object.values(manifest) as string[])]
+  .filter((address) => !address.startsWith('/_'))
+  .map((address) => address.replace('[id]', 'gate').replace('[version]', '1'))
+
+interface Answer {
+  status: number
+  headers: http.IncomingHttpHeaders
+  body: string
+}
+
+/** A request with any headers at all. */
+function ask(base: string, path: string, method: string, headers: Record<string, string> = {}) {
+  return new Promise<Answer>((resolve, reject) => {
+    const request = http.request(new URL(path, base), { method, headers }, (response) => {
+      let body = ''
+      response.setEncoding('utf8')
+      response.on('data', (part: string) => (body += part))
+      response.on('end', () =>
+        resolve({ status: response.statusCode!, headers: response.headers, body })
+      )
+    })
+    request.on('error', reject)
+    request.end(method === 'GET' || method === 'TRACE' ? undefined : '{}')
+  })
+}
+
+test('each address has the headers, marked scripts, and is closed to other names and pages', async ({
+  baseURL,
+}) => {
+  test.setTimeout(120_000)
+  expect(ADDRESSES.length).toBeGreaterThan(25)
+  for (const address of ADDRESSES) {
+    const { status, headers, body } = await ask(baseURL!, address, 'GET')
+    expect([address, status < 500]).toEqual([address, true])
+    const policy = String(headers['content-security-policy'])
+    const nonce = /'nonce-([^']+)'/.exec(policy)?.[1]
+    expect([address, nonce]).toEqual([address, expect.stringMatching(/^[A-Za-z0-9+/]{22}==$/)])
+    expect(/script-src ([^;]*)/.exec(policy)![1]).not.toMatch(/unsafe|\*|https?:/)
+    expect(policy).toContain("frame-ancestors 'none'")
+    expect(headers['x-content-type-options']).toBe('nosniff')
+    expect(headers['referrer-policy']).toBe('same-origin')
+    expect(headers['permissions-policy']).toContain('camera=()')
+    for (const [tag] of body.matchAll(/<script\b[^>]*>/g))
+      expect([address, tag.includes(`nonce="${nonce}"`)]).toEqual([address, true])
+    expect([address, /\son(?:click|load|error)=/.test(body)]).toEqual([address, false])
+
+    const other = await ask(baseURL!, address, 'GET', { host: 'evil.example' })
+    expect([address, other.status]).toEqual([address, 421])
+    expect(other.headers['content-security-policy']).toContain("frame-ancestors 'none'")
+    for (const method of ['POST', 'PUT', 'PATCH', 'DELETE']) {
+      const cross = await ask(baseURL!, address, method, {
+        'content-type': 'application/json',
+        origin: 'http://evil.example',
+        'sec-fetch-site': 'cross-site',
+      })
+      expect([address, method, cross.status]).toEqual([address, method, 403])
+    }
+    expect((await ask(baseURL!, address, 'TRACE')).status).toBe(405)
+  }
+})
+
+test('no page runs against its own policy', async ({ page }) => {
+  test.setTimeout(120_000)
+  const refused: string[] = []
+  page.on('console', (message) => {
+    if (/content security policy|refused to/i.test(message.text())) refused.push(message.text())
+  })
+  page.on('pageerror', (error) => refused.push(String(error)))
+  for (const address of [
+    '/',
+    '/cards/gate',
+    '/cards/gate/bench',
+    '/cards/gate/figure',
+    '/findings',
+  ])
+    await page.goto(address, { waitUntil: 'networkidle' })
+  expect(refused).toEqual([])
+})
+
+test('a page elsewhere cannot write, whatever it tries', async ({ page, baseURL }) => {
+  const before = await (await fetch(`${baseURL}/api/cards/gate`)).text()
+  // A page of another origin: the same server by another name of this machine.
+  const elsewhere = http.createServer((_request, response) => {
+    response.setHeader('content-type', 'text/html')
+    response.end('<!doctype html><form method="post" enctype="text/plain"><input name="a"></form>')
+  })
+  await new Promise<void>((resolve) => elsewhere.listen(0, '127.0.0.1', resolve))
+  const { port } = elsewhere.address() as { port: number }
+  await page.goto(`http://127.0.0.1:${port}/`)
+  const answers = await page.evaluate(async (base) => {
+    const tries: [string, RequestInit][] = [
+      [
+        '/api/cards/gate',
+        {
+          method: 'PATCH',
+          headers: { 'content-type': 'application/json' },
+          body: '{"status":"draft"}',
+        },
+      ],
+      ['/api/cards', { method: 'POST', mode: 'no-cors', body: '{"name":"x"}' }],
+      ['/api/bin', { method: 'DELETE', mode: 'no-cors' }],
+      ['/api/bin/gate', { method: 'POST', mode: 'no-cors' }],
+      ['/api/import', { method: 'POST', mode: 'no-cors', body: new FormData() }],
+    ]
+    return Promise.all(
+      tries.map(([path, init]) =>
+        fetch(base + path, init).then(
+          (answer) => answer.type,
+          () => 'failed'
+        )
+      )
+    )
+  }, baseURL!)
+  expect(answers.filter((each) => each !== 'opaque' && each !== 'failed')).toEqual([])
+  await page.evaluate((base) => {
+    const form = document.forms[0]!
+    form.action = `${base}/api/cards`
+    form.submit()
+  }, baseURL!)
+  await page.waitForLoadState()
+  elsewhere.close()
+  expect(await (await fetch(`${baseURL}/api/cards/gate`)).text()).toBe(before)
+  const shelf = (await (await fetch(`${baseURL}/api/shelf`)).json()) as {
+    cards: { title: string }[]
+  }
+  expect(shelf.cards.filter(({ title }) => title === 'x')).toEqual([])
+})
