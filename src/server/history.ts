@@ -1,5 +1,5 @@
 import type { Card } from '@/core/card'
-import { loadCard, saveCard, type SaveResult } from './cards'
+import { saveCard, type SaveResult } from './cards'
 import { db } from './db'
 import { storedBody } from './storedBody'
 
@@ -33,7 +33,11 @@ export async function loadVersion(id: string, version: number): Promise<Card | n
 
 /** Brings an old version back, as a new one: nothing in between is lost. */
 export async function bringBack(id: string, version: number, author: string): Promise<SaveResult> {
-  const [old, current] = await Promise.all([loadVersion(id, version), loadCard(id)])
+  // The current one need not be readable: that may be why an old one is wanted.
+  const [old, current] = await Promise.all([
+    loadVersion(id, version),
+    db()('cards').where({ id }).whereNull('deleted_at').first('current_version'),
+  ])
   if (!old || !current) return { outcome: 'missing' }
-  return saveCard(old, current.version, author, `brought back version ${version}`)
+  return saveCard(old, current.current_version, author, `brought back version ${version}`)
 }
