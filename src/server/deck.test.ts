@@ -14,6 +14,9 @@ import { forgetTab, noteTab } from './presence'
 import { saveOne } from './saveOne'
 import { reindex, searchCards } from './search'
 
+// Jobs start their workers first.
+jest.setTimeout(60_000)
+
 const demo = (name: string) => readCard(readFileSync(`demo/${name}.md`, 'utf8'))
 const bytes = (text: string) => new TextEncoder().encode(text)
 const gate = demo('gate')

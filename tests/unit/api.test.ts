@@ -21,6 +21,9 @@ import { BASES, Card, SECTIONS, School, STATUSES } from '@/core/card'
 import { closeDb, db } from '@/server/db'
 import { endJobs } from '@/server/jobs/pool'
 
+// Jobs start their workers first.
+jest.setTimeout(60_000)
+
 /** What each address answers, told as shapes: a page that reads one relies on nothing else. */
 
 const Problem = z.strictObject({

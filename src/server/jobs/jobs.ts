@@ -3,7 +3,6 @@ import { type CsvTable, type ImportFile, type ImportItem, planImport, writeCsv }
 import { writeJson, writeMarkdown } from '@/core/formats'
 import { filesOf, pack, UploadError } from '../archive'
 import { cardFiguresBvh, cardFigureSvg } from '../cardFigure'
-import { printCards } from '../print'
 import { readable, type StoredText, storedBody } from '../storedBody'
 import type { Export } from './exports'
 
@@ -34,8 +33,8 @@ export function plan({
   }
 }
 
-/** Cards as one PDF. */
-export function print({
+/** Cards as one PDF. What prints is loaded by the first that prints. */
+export async function print({
   cards,
   school,
   titles,
@@ -44,6 +43,7 @@ export function print({
   school: School
   titles: [string, string][]
 }): Promise<Uint8Array> {
+  const { printCards } = await import('../print')
   return printCards(cards.map(storedBody), school, new Map(titles))
 }
 
