@@ -3,6 +3,8 @@ import { gunzipSync, gzipSync } from 'node:zlib'
 import { chromium as playwright } from '@playwright/test'
 import autocannon from 'autocannon'
 import { typing } from './bench/typing.mjs'
+import { forSeconds, reads, sent } from './torture/beside.mjs'
+import { worstFiles } from './torture/worst.mjs'
 import { ensureBundles } from './bundle.mjs'
 import {
   BROWSER_ARGS,
@@ -185,6 +187,31 @@ await main(async () => {
     console.log(
       `      with the request for its cards: ${(visit / still).toFixed(2)} of a static page (${data.toFixed(0)} a second for the cards)`
     )
+
+    const files = worstFiles()
+    const worst = {
+      'the worst import': () => sent(server.address, files['emphasis without end']),
+      'an import of 1,500 cards': () => sent(server.address, files['a ZIP of 1,500 cards']),
+      'a PDF': async () => (await fetch(`${server.address}/api/cards/gate-1/pdf`)).arrayBuffer(),
+      'the whole deck': async () => (await fetch(`${server.address}/api/deck`)).arrayBuffer(),
+    }
+    const idle = await reads(server.address, forSeconds(6), 'tree-1')
+    for (const [what, work] of Object.entries(worst)) {
+      let on = true
+      const again = (async () => {
+        while (on) await work()
+      })()
+      const beside = await reads(server.address, forSeconds(6), 'tree-1')
+      on = false
+      await again
+      report(
+        `p99 of a small read beside ${what} / alone`,
+        beside.p99 / idle.p99,
+        5,
+        'most',
+        `${beside.p99.toFixed(1)} ms / ${idle.p99.toFixed(1)} ms`
+      )
+    }
 
     const deckUrl = await ensureDatabase(cluster.url, 'notula_bench_deck', cluster.role)
     await migrate(deckUrl)

@@ -29,6 +29,8 @@ const BUNDLES = {
   },
 }
 
+const KEPT_MS = 2 * 24 * 60 * 60 * 1000
+
 const folderOf = (name) => path.join(root, '.notula', name)
 
 /** The file of a bundle. */
@@ -79,9 +81,20 @@ async function buildBundle(name) {
     },
     logLevel: 'error',
   })
-  // What is running keeps the files that it started with.
-  fs.rmSync(folderOf(name), { recursive: true, force: true })
-  fs.renameSync(fresh, folderOf(name))
+  // A server that runs still loads the parts of the bundle that it started with: they stay for a
+  // while, and the entry is changed last.
+  const folder = folderOf(name)
+  fs.mkdirSync(folder, { recursive: true })
+  const files = fs.readdirSync(fresh)
+  const last = path.basename(bundleFile(name))
+  for (const file of [...files.filter((each) => each !== last), last])
+    fs.renameSync(path.join(fresh, file), path.join(folder, file))
+  fs.rmSync(fresh, { recursive: true, force: true })
+  for (const file of fs.readdirSync(folder)) {
+    const { mtimeMs } = fs.statSync(path.join(folder, file))
+    if (!files.includes(file) && mtimeMs < Date.now() - KEPT_MS)
+      fs.rmSync(path.join(folder, file), { recursive: true, force: true })
+  }
 }
 
 /** Builds what has a newer source. @returns what was done, for a line of progress */

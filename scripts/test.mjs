@@ -132,6 +132,8 @@ await main(async () => {
     await unitTests()
   }
   if (!process.argv.includes('--unit')) await browserTests()
+  if (!process.argv.some((word) => word.startsWith('--')))
+    await check('Broken on purpose, a short cut', ['scripts/torture.mjs', 'short'])
   console.log(`\n${passed} passed, ${failed} failed`)
   return failed ? 1 : 0
 })

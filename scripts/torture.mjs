@@ -18,6 +18,7 @@ import {
   step,
   tsx,
 } from './lib.mjs'
+import { forSeconds, reads, sent } from './torture/beside.mjs'
 import { mutated, seeded, worstFiles } from './torture/worst.mjs'
 
 /**
@@ -235,32 +236,9 @@ await main(async () => {
   return rows.every(({ lost }) => lost === 0) ? 0 : 1
 })
 
-/** Times of a small read, one after the other, while something else runs. */
-async function reads(address, until) {
-  const times = []
-  while (until()) {
-    const started = performance.now()
-    await (await fetch(`${address}/api/cards/tree`)).arrayBuffer()
-    times.push(performance.now() - started)
-    await pause(4)
-  }
-  times.sort((a, b) => a - b)
-  return { p99: times[Math.floor(times.length * 0.99)] ?? 0, count: times.length }
-}
-
 async function worst(address, tell) {
-  const forSeconds = (seconds) => {
-    const end = Date.now() + seconds * 1000
-    return () => Date.now() < end
-  }
   const idle = await reads(address, forSeconds(many(8, 3)))
-  const upload = async ([file, body]) => {
-    const form = new FormData()
-    form.append('file', new File([body], file))
-    const answer = await fetch(`${address}/api/import?preview=1`, { method: 'POST', body: form })
-    await answer.text()
-    return answer.status
-  }
+  const upload = (file) => sent(address, file)
   const endless = () =>
     new Promise((resolve) => {
       const request = http.request(
