@@ -40,6 +40,8 @@ const MendDialog = dynamic(() => import('./MendDialog').then((module) => module.
 export interface Deck {
   school: School
   cards: { card: Card; version: number; status: string }[]
+  /** Ids of cards whose stored text cannot be read. */
+  unreadable?: string[]
 }
 
 export interface Line {
@@ -73,6 +75,18 @@ export function Desk() {
       <Header here="findings" />
       <main id="main" tabIndex={-1} className={classes.main}>
         <h1>Findings</h1>
+        {deck?.unreadable && (
+          <Alert color="red" my="sm">
+            Cannot be read, and are not looked at here:{' '}
+            {deck.unreadable.map((id, i) => (
+              <span key={id}>
+                {i > 0 && ', '}
+                <Link href={`/cards/${id}/history`}>{id}</Link>
+              </span>
+            ))}
+            . An earlier version may be brought back from the history.
+          </Alert>
+        )}
         {(failure || work.state === 'failed') && (
           <Alert color="red" my="sm">
             {failure || (work.state === 'failed' && work.message)}

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { titleOf } from '@/core/card'
-import { cardTitles, loadCard } from '@/server/cards'
+import { cardTitles } from '@/server/cards'
 import { versionsOf } from '@/server/history'
 import { loadSchool } from '@/server/school'
 import { History } from '@/ui/history/History'
@@ -13,18 +12,19 @@ type Props = { params: Promise<{ id: string }> }
 
 export default async function Page({ params }: Props) {
   const { id } = await params
-  const [stored, versions, school, titles] = await Promise.all([
-    loadCard(id),
+  // The card itself is not read: its history is what helps when it cannot be.
+  const [versions, school, titles] = await Promise.all([
     versionsOf(id),
     loadSchool(),
     cardTitles(),
   ])
-  if (!stored) notFound()
+  const title = titles.get(id)
+  if (title === undefined) notFound()
   return (
     <History
-      key={stored.version}
+      key={versions[0]?.version}
       id={id}
-      title={titleOf(stored.card)}
+      title={title}
       versions={versions}
       school={school}
       titles={Object.fromEntries(titles)}
