@@ -27,12 +27,11 @@ function searchedWords({ number, names }: Card): string[] {
   return [...new Set(words.map((word) => word.slice(0, 100)))]
 }
 
-/** What the card's picture is addressed by: another card, another address. */
-const pictureOf = (card: Card) =>
-  createHash('sha256').update(JSON.stringify(card)).digest('hex').slice(0, 16)
-
-/** What the shelf shows and searches of a card. Written anew at each save. */
-export function shelfColumns(card: Card) {
+/**
+ * What the shelf shows and searches of a card, and what its picture is addressed by. Written anew
+ * at each save.
+ */
+export function shelfColumns(card: Card, text = JSON.stringify(card)) {
   return {
     number: card.number,
     title: titleOf(card),
@@ -44,7 +43,7 @@ export function shelfColumns(card: Card) {
     sides: card.sides,
     drawn: isDrawn(card),
     words: searchedWords(card),
-    picture: pictureOf(card),
+    picture: createHash('sha256').update(text).digest('hex').slice(0, 16),
     unwritten: completeness(card)
       .filter((section) => !section.complete)
       .map(({ id }) => id),
@@ -137,7 +136,8 @@ export async function createCard(
   note = '',
   on: Knex | Knex.Transaction = db()
 ): Promise<{ version: number } | null> {
-  const columns = shelfColumns(card)
+  const text = JSON.stringify(card)
+  const columns = shelfColumns(card, text)
   const names = Object.keys(columns)
   const { rows } = await on.raw<{ rows: unknown[] }>(
     `WITH card AS (
@@ -152,7 +152,7 @@ export async function createCard(
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT id FROM card`,
-    [card.id, ...Object.values(columns), JSON.stringify(card), author, note, columns.words]
+    [card.id, ...Object.values(columns), text, author, note, columns.words]
   )
   return rows.length ? { version: 1 } : null
 }
@@ -171,7 +171,8 @@ export async function saveCard(
   /** Made for this save alone: with it a save whose answer was lost is known when it is tried again. */
   key?: string
 ): Promise<SaveResult> {
-  const columns = shelfColumns(card)
+  const text = JSON.stringify(card)
+  const columns = shelfColumns(card, text)
   const names = Object.keys(columns)
   const { rows } = await on
     .raw<{ rows: { version: number; created_at: Date }[] }>(
@@ -196,7 +197,7 @@ export async function saveCard(
         ...Object.values(columns),
         card.id,
         from,
-        JSON.stringify(card),
+        text,
         author,
         note,
         key ?? null,

@@ -29,7 +29,7 @@ export class JobError extends Error {
 
 /** Seconds that a job may take from when it is asked for. Short ones don't wait behind long ones. */
 const SECONDS: Record<JobName, number> = {
-  plan: 60,
+  plan: 120,
   print: 40,
   exportDeck: 60,
   deckJson: 60,
@@ -38,7 +38,7 @@ const SECONDS: Record<JobName, number> = {
 }
 const SHORT = new Set<JobName>(['figure', 'bvh'])
 
-const MEMORY_MB = 768
+const MEMORY_MB = 320
 const MOST_WAITING = 200
 
 const holder = globalThis as { notulaPools?: { long: Piscina; short: Piscina } }
