@@ -85,6 +85,10 @@ await main(async () => {
       stops.push(server.stop)
     })
     console.log(`\nNotula is open at ${server.address}\nCtrl-C stops it.`)
+    if (['0.0.0.0', '::'].includes(host) && !process.env.ORIGIN)
+      console.log(
+        'Browsers on other machines are refused until ORIGIN says by which address they come, such as ORIGIN=http://cards.lan:3000.'
+      )
     const watch = cluster && bringBackWhenGone(cluster)
     const code = await server.ended
     clearInterval(watch)

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020'
-import { Card, treeOf } from '@/core/card'
+import { Card, LIMITS, treeOf } from '@/core/card'
 import TREE from '@/core/card/tree.json' with { type: 'json' }
 import { RULES, rulesPage } from '@/core/check'
 import { ANGLES, figureTablesPage, MEASURES } from '@/core/figure'
@@ -52,4 +52,12 @@ test('the whole card in docs/card-format.md is a card that is written the same w
   const page = readFileSync('docs/card-format.md', 'utf8')
   const whole = /````markdown\n([\s\S]*?)````/.exec(page)![1]!
   expect(writeMarkdown(readCard(whole))).toBe(whole)
+})
+
+test('the table of limits tells each limit as it is', () => {
+  const page = readFileSync('docs/reliability.md', 'utf8')
+  const told = Object.fromEntries(
+    [...page.matchAll(/^\| `(\w+)` +\| (\d+) +\|/gm)].map((row) => [row[1], Number(row[2])])
+  )
+  expect(told).toEqual(LIMITS)
 })

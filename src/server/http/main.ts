@@ -7,13 +7,21 @@ import { guarded } from './serve'
 const host = process.env.HOST || '127.0.0.1'
 const port = Number(process.env.PORT)
 
+/** Who may talk to it; an ORIGIN that says nothing is told before anything starts. */
+function doors() {
+  try {
+    return doorsOf(host, process.env.ORIGIN)
+  } catch (error) {
+    console.error((error as Error).message)
+    process.exit(1)
+  }
+}
+const known = doors()
+
 const app = next({ dev: false, dir: process.cwd(), hostname: host, port })
 await app.prepare()
 const handle = app.getRequestHandler()
-const server = guarded(
-  (request, response) => handle(request, response),
-  doorsOf(host, process.env.ORIGIN)
-)
+const server = guarded((request, response) => handle(request, response), known)
 server.listen(port, host)
 
 function stop() {
