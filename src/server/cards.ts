@@ -139,8 +139,9 @@ export async function createCard(
   const text = JSON.stringify(card)
   const columns = shelfColumns(card, text)
   const names = Object.keys(columns)
-  const { rows } = await on.raw<{ rows: unknown[] }>(
-    `WITH card AS (
+  const { rows } = await on
+    .raw<{ rows: unknown[] }>(
+      `WITH card AS (
        INSERT INTO cards (id, current_version, ${names.join(', ')})
        VALUES (?, 1, ${names.map(() => '?').join(', ')}) ON CONFLICT (id) DO NOTHING RETURNING id
      ), version AS (
@@ -152,8 +153,10 @@ export async function createCard(
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT id FROM card`,
-    [card.id, ...Object.values(columns), text, author, note, columns.words]
-  )
+      [card.id, ...Object.values(columns), text, author, note, columns.words]
+    )
+    // A named statement is planned once on a connection.
+    .options({ name: 'create-card' })
   return rows.length ? { version: 1 } : null
 }
 
@@ -193,16 +196,7 @@ export async function saveCard(
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT version, created_at FROM version`,
-      [
-        ...Object.values(columns),
-        card.id,
-        from,
-        text,
-        author,
-        note,
-        key ?? null,
-        columns.words,
-      ]
+      [...Object.values(columns), card.id, from, text, author, note, key ?? null, columns.words]
     )
     // A named statement is planned once on a connection.
     .options({ name: 'save-card' })

@@ -5,8 +5,17 @@ import { inTurn } from './counters'
 import { db } from './db'
 import { run } from './jobs/pool'
 
-/** What taking files in would do, against the deck as it is. */
-async function planned(uploads: ImportFile[]): Promise<{ items: ImportItem[]; deck: StoredRow[] }> {
+/** What taking files in would do, against the deck as it was. */
+export interface Plan {
+  items: ImportItem[]
+  deck: StoredRow[]
+}
+
+/**
+ * Says what taking these files in would do. Nothing is written.
+ * @throws UploadError when the upload as a whole cannot be used
+ */
+export async function plannedImport(uploads: ImportFile[]): Promise<Plan> {
   const [deck, binned] = await Promise.all([
     storedDeck(),
     db()('cards').whereNotNull('deleted_at').select('id'),
@@ -17,31 +26,23 @@ async function planned(uploads: ImportFile[]): Promise<{ items: ImportItem[]; de
   return { items: told.value, deck }
 }
 
-/**
- * What taking these files in would do. Nothing is written.
- * @throws UploadError when the upload as a whole cannot be used
- */
-export const previewImport = async (uploads: ImportFile[]): Promise<ImportItem[]> =>
-  (await planned(uploads)).items
-
 /** Files that can no longer be taken in, as someone saved one of their cards meanwhile. */
 export class MeanwhileError extends Error {}
 
 /**
- * Takes files in, all in one transaction: the new and the changed cards, or, when something
- * goes wrong, none.
+ * Takes files in as it was planned, all in one transaction: the new and the changed cards, or, when
+ * something goes wrong, none.
  * @param leaveOut names of files that are not to be taken
  * @param onProgress told after each card
  * @returns how many cards are new and changed
- * @throws UploadError, MeanwhileError
+ * @throws MeanwhileError
  */
-export async function importFiles(
-  uploads: ImportFile[],
+export async function carryOut(
+  { items, deck }: Plan,
   author: string,
   leaveOut: ReadonlySet<string>,
   onProgress: (done: number, total: number) => void = () => undefined
 ): Promise<{ added: number; changed: number }> {
-  const { items, deck } = await planned(uploads)
   const versions = new Map(deck.map(({ id, version }) => [id, version]))
   const taken = items
     .filter(
@@ -71,3 +72,13 @@ export async function importFiles(
   await db().raw('ANALYZE cards, card_versions, search_words')
   return { added, changed }
 }
+
+/** What taking these files in would do. */
+export const previewImport = async (uploads: ImportFile[]): Promise<ImportItem[]> =>
+  (await plannedImport(uploads)).items
+
+/** Plans an import and carries it out. @throws UploadError, MeanwhileError */
+export const importFiles = async (
+  uploads: ImportFile[],
+  ...how: Parameters<typeof carryOut> extends [Plan, ...infer Rest] ? Rest : never
+) => carryOut(await plannedImport(uploads), ...how)

@@ -18,16 +18,18 @@ interface Answer {
 /** A request with any headers at all. */
 function ask(base: string, path: string, method: string, headers: Record<string, string> = {}) {
   return new Promise<Answer>((resolve, reject) => {
-    const request = http.request(new URL(path, base), { method, headers }, (response) => {
-      let body = ''
+    const body = method === 'GET' || method === 'TRACE' ? '' : '{}'
+    const all = body ? { ...headers, 'content-length': String(body.length) } : headers
+    const request = http.request(new URL(path, base), { method, headers: all }, (response) => {
+      let text = ''
       response.setEncoding('utf8')
-      response.on('data', (part: string) => (body += part))
+      response.on('data', (part: string) => (text += part))
       response.on('end', () =>
-        resolve({ status: response.statusCode!, headers: response.headers, body })
+        resolve({ status: response.statusCode!, headers: response.headers, body: text })
       )
     })
     request.on('error', reject)
-    request.end(method === 'GET' || method === 'TRACE' ? undefined : '{}')
+    request.end(body)
   })
 }
 

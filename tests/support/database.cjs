@@ -12,8 +12,11 @@ module.exports = async () => {
   const databases = [1, 2].map((worker) => `notula_jest_${process.pid}_${worker}`)
   for (const database of databases)
     await migrate(await ensureDatabase(cluster.url, database, cluster.role))
+  // One with no tables yet, for the test that brings an old one up to date.
+  const empty = `notula_jest_${process.pid}_empty`
+  process.env.NOTULA_EMPTY_DATABASE = await ensureDatabase(cluster.url, empty, cluster.role)
   process.env.NOTULA_TEST_DATABASES = JSON.stringify(
     databases.map((database) => withDatabase(cluster.url, database, cluster.role))
   )
-  globalThis.notulaCluster = { cluster, databases }
+  globalThis.notulaCluster = { cluster, databases: [...databases, empty] }
 }

@@ -345,6 +345,8 @@ describe('the deck', () => {
     const lines = (await done.text()).trim().split('\n')
     expect(JSON.parse(lines.at(-1)!)).toMatchObject({ finished: true })
     await refused(await taken(saying({ not: 'files' })), 400)
+    for (const query of ['', '?preview=1'])
+      await refused(await send('broken.zip', 'PK no archive', query), 400)
   })
 
   test('mended: all cards or none', async () => {

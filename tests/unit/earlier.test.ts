@@ -61,15 +61,8 @@ describe('files of format 1', () => {
 
 describe('a database of format 1', () => {
   const url = process.env.DATABASE_URL!
-  const name = `notula_earlier_${process.pid}`
-  const own = new URL(url)
-  own.pathname = `/${name}`
-
-  const admin = async (sql: string) => {
-    const db = knex({ client: 'pg', connection: url })
-    await db.raw(sql)
-    await db.destroy()
-  }
+  /** Without any tables at first; made by the set-up of the tests. */
+  const own = new URL(process.env.NOTULA_EMPTY_DATABASE!)
 
   /** Migrations are modules, which this test’s own process cannot load. */
   const migrations = (work: string) =>
@@ -84,7 +77,6 @@ describe('a database of format 1', () => {
     ])
 
   beforeAll(async () => {
-    await admin(`CREATE DATABASE ${name} TEMPLATE template0 ENCODING 'UTF8'`)
     const db = knex({ client: 'pg', connection: own.href })
     migrations('for (let n = 1; n <= 6; n += 1) await db.migrate.up(all)')
     for (const { text } of files) {
@@ -129,7 +121,6 @@ describe('a database of format 1', () => {
   afterAll(async () => {
     await closeDb()
     process.env.DATABASE_URL = url
-    await admin(`DROP DATABASE ${name} WITH (FORCE)`)
   })
 
   test('every card is read as today’s files have it, and its unwritten sections are known', async () => {

@@ -1,5 +1,5 @@
 import { readForm } from '@/server/http/body'
-import { importFiles, previewImport } from '@/server/importDeck'
+import { carryOut, plannedImport } from '@/server/importDeck'
 import { answering, problem, problemOf } from '@/server/problem'
 
 /**
@@ -10,9 +10,11 @@ export function POST(request: Request) {
   return answering(async () => {
     const form = await readForm(request)
     if (!form) return problem(400, 'No files', 'The request holds no files. Nothing was taken in.')
+    // An upload that cannot be used as a whole is refused before anything is answered.
+    const plan = await plannedImport(form.files)
     if (new URL(request.url).searchParams.has('preview'))
       return Response.json({
-        items: (await previewImport(form.files)).map(({ card, ...item }) => ({
+        items: plan.items.map(({ card, ...item }) => ({
           ...item,
           id: card?.id ?? null,
         })),
@@ -21,7 +23,7 @@ export function POST(request: Request) {
       form.fields.filter(({ name }) => name === wanted).map(({ value }) => value)
     const leaveOut = new Set(fields('leaveOut'))
     const author = (fields('author')[0] ?? '').slice(0, 200)
-    return progress((tell) => importFiles(form.files, author, leaveOut, tell))
+    return progress((tell) => carryOut(plan, author, leaveOut, tell))
   })
 }
 

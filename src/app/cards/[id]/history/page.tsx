@@ -13,11 +13,7 @@ type Props = { params: Promise<{ id: string }> }
 export default async function Page({ params }: Props) {
   const { id } = await params
   // The card itself is not read: its history is what helps when it cannot be.
-  const [versions, school, titles] = await Promise.all([
-    versionsOf(id),
-    loadSchool(),
-    cardTitles(),
-  ])
+  const [versions, school, titles] = await Promise.all([versionsOf(id), loadSchool(), cardTitles()])
   const title = titles.get(id)
   if (title === undefined) notFound()
   return (
