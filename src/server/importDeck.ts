@@ -54,13 +54,15 @@ export async function carryOut(
   let changed = 0
   await db().transaction(async (trx) => {
     await inTurn(trx)
-    for (const { card, file, outcome } of taken) {
-      if (outcome === 'new') {
+    for (const { card, file } of taken) {
+      // Of a card that cannot be read the plan knows nothing; a file mends it.
+      const from = versions.get(card!.id)
+      if (from === undefined) {
         if (!(await createCard(card!, author, `from ${file}`, trx)))
           throw new MeanwhileError(`A card “${card!.id}” was added meanwhile.`)
         added += 1
       } else {
-        const result = await saveCard(card!, versions.get(card!.id)!, author, `from ${file}`, trx)
+        const result = await saveCard(card!, from, author, `from ${file}`, trx)
         if (result.outcome !== 'saved')
           throw new MeanwhileError(`The card “${card!.id}” was saved meanwhile.`)
         changed += 1

@@ -18,6 +18,7 @@ import { GET as school, PUT as saveSchool } from '@/app/api/school/route'
 import { GET as search } from '@/app/api/search/route'
 import { GET as shelf } from '@/app/api/shelf/route'
 import { BASES, Card, SECTIONS, School, STATUSES } from '@/core/card'
+import { writeMarkdown } from '@/core/formats'
 import { closeDb, db } from '@/server/db'
 import { endJobs } from '@/server/jobs/pool'
 
@@ -401,6 +402,16 @@ describe('a card that is stored and cannot be read', () => {
     for (const as of ['md', 'json', 'cues'])
       expect((await exported(at(`/?as=${as}`))).status).toBe(200)
     expect((await stored('tree-2')).version).toBe(1)
+  })
+
+  test('and a good file of it is taken in its place', async () => {
+    const text = writeMarkdown((await stored('tree-2')).card).replace(/^id: tree-2$/m, 'id: tree')
+    const form = new FormData()
+    form.append('file', new File([text], 'tree.md'))
+    const answer = await taken(new Request(ORIGIN, { method: 'POST', body: form }))
+    const last = (await answer.text()).trim().split('\n').at(-1)!
+    expect(JSON.parse(last)).toMatchObject({ finished: true, changed: 1 })
+    expect((await stored()).version).toBe(3)
   })
 
   test('and an earlier version of it is brought back', async () => {
