@@ -250,7 +250,7 @@ function Page({ saver, status, onStatus }: PageProps) {
           <RestSection />
         </Section>
       </main>
-      <Aside />
+      <Aside saver={saver} />
       <Palette actions={useActions(saver, () => setKeysShown(true))} />
       {keysShown && <KeyMap onClose={() => setKeysShown(false)} />}
     </div>
@@ -416,8 +416,23 @@ function nextOf(card: Card) {
   return open ? { id: open.id, title: open.title, missing: open.missing[0]!.message } : null
 }
 
+/** What was told of the card when it was saved: what can be seen from the whole deck alone. */
+function SavedNotes({ saver }: { saver: Saver }) {
+  const save = useStore(saver.status, (state) => state.save)
+  if (save.state !== 'saved' || !save.notes?.length) return null
+  return (
+    <div className={classes.group}>
+      {save.notes.map((note) => (
+        <p key={note}>
+          <SeverityMark severity="note" /> {note}
+        </p>
+      ))}
+    </div>
+  )
+}
+
 /** What the rules find on the card, in the order of the work; each leads to its line. */
-function Aside() {
+function Aside({ saver }: { saver: Saver | null }) {
   const findings = useFindings()
   const next = useDerived(nextOf)
   return (
@@ -444,6 +459,7 @@ function Aside() {
           </div>
         )
       })}
+      {saver && <SavedNotes saver={saver} />}
       <PassTime />
     </aside>
   )

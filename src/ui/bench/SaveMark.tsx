@@ -17,11 +17,6 @@ export function SaveMark({ saver }: { saver: Saver }) {
       return (
         <span className={classes.saved} role="status">
           <IconCheck size={16} /> saved{save.at ? ` ${clock(save.at)}` : ''}
-          {save.notes?.map((note) => (
-            <span key={note} className={classes.note}>
-              {note}
-            </span>
-          ))}
         </span>
       )
     case 'unsaved':
