@@ -121,14 +121,12 @@ await main(async () => {
   mkdirSync(results, { recursive: true })
   // npm test -- --browser [SPEC…] runs the real interface only, -- --unit the rest.
   if (!process.argv.includes('--browser')) {
-    await check('Types', ['node_modules/typescript/bin/tsc', '--noEmit'])
-    await check('Lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0'])
-    await check('Format', [
-      'node_modules/prettier/bin/prettier.cjs',
-      '--check',
-      '--log-level=warn',
-      '.',
+    const prettier = 'node_modules/prettier/bin/prettier.cjs'
+    await Promise.all([
+      check('Types', ['node_modules/typescript/bin/tsc', '--noEmit']),
+      check('Lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0']),
     ])
+    await check('Format', [prettier, '--check', '--log-level=warn', '.'])
     await unitTests()
   }
   if (!process.argv.includes('--unit')) await browserTests()

@@ -237,7 +237,7 @@ await main(async () => {
 })
 
 async function worst(address, tell) {
-  const idle = await reads(address, forSeconds(many(8, 3)))
+  const idle = await reads(address, forSeconds(many(8, 2)))
   const upload = (file) => sent(address, file)
   const endless = () =>
     new Promise((resolve) => {
@@ -277,14 +277,16 @@ async function worst(address, tell) {
     let on = true
     let done = 0
     let wrong = 0
+    const answers = {}
     const again = (async () => {
       while (on) {
-        const status = await work().catch(() => 0)
+        const status = await work().catch((error) => String(error.cause?.code ?? error.message))
         done += 1
-        if (status === 0 || status >= 500) wrong += 1
+        answers[status] = (answers[status] ?? 0) + 1
+        if (!(status < 500)) wrong += 1
       }
     })()
-    const beside = await reads(address, forSeconds(many(8, 2)))
+    const beside = await reads(address, forSeconds(many(8, 1.5)))
     on = false
     await again
     const ratio = beside.p99 / idle.p99
@@ -293,7 +295,12 @@ async function worst(address, tell) {
       done,
       done - wrong,
       wrong,
-      `p99 of a small read ${beside.p99.toFixed(0)} ms, ${ratio.toFixed(1)} of idle${ratio > 5 ? ' (OVER 5)' : ''}`
+      [
+        `p99 of a small read ${beside.p99.toFixed(0)} ms, ${ratio.toFixed(1)} of idle${ratio > 5 ? ' (OVER 5)' : ''}`,
+        wrong && `answers ${JSON.stringify(answers)}`,
+      ]
+        .filter(Boolean)
+        .join('; ')
     )
   }
 }

@@ -8,8 +8,9 @@ export { pdfPages } from '../support/pdfPages.mjs'
 export const dense = (text: string) => text.normalize('NFC').replace(/\s+/g, '')
 
 /** Nothing serious for people who use the page by keyboard, by ear or with poor sight. */
-export async function expectAccessible(page: Page, within = 'html') {
-  const { violations } = await new AxeBuilder({ page }).include(within).analyze()
+export async function expectAccessible(page: Page, within = 'html', rules?: string[]) {
+  const axe = new AxeBuilder({ page }).include(within)
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
   expect(serious.map(({ id, nodes }) => [id, nodes.map((node) => node.html).slice(0, 3)])).toEqual(
     []

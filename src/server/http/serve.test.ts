@@ -67,6 +67,11 @@ test('each answer has a nonce of its own, which the page is told', async () => {
   })
 })
 
+test('a quiet connection is kept for longer than a minute', async () => {
+  const { headers } = await fetch(`http://localhost:${port}/`)
+  expect(Number(/timeout=(\d+)/.exec(headers.get('keep-alive') ?? '')?.[1])).toBeGreaterThan(60)
+})
+
 test('a refusal is told as problem details', async () => {
   const answer = await raw(lines('GET / HTTP/1.1', 'Host: evil.example'))
   expect(answer).toContain('application/problem+json')

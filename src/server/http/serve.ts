@@ -33,6 +33,8 @@ export function guarded(handle: Handler, doors: Doors): http.Server {
     handle(request, response)
   })
   server.headersTimeout = 20_000
+  // Longer than programs keep a quiet connection: a request never meets one that is just closing.
+  server.keepAliveTimeout = 65_000
   server.requestTimeout = 120_000
   server.on('clientError', (_error, socket) => {
     if (!socket.writable) return void socket.destroy()
