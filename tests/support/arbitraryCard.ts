@@ -94,15 +94,23 @@ const stay = fc
     repeatsMost: more.repeats === undefined ? undefined : one.repeats + more.repeats,
   }))
 const figure = maybe(fc.dictionary(id, fc.oneof(number, text), { maxKeys: 3, minKeys: 1 }))
-const step = fc.record({
-  id,
-  text,
-  breath,
-  seconds: maybe(number),
-  repeat: maybe(fc.integer({ min: 1, max: 9 })),
-  cycle: maybe(fc.constant(true as const)),
-  figure,
-})
+const step = fc
+  .record({
+    id,
+    text,
+    breath,
+    seconds: maybe(number),
+    repeat: maybe(fc.integer({ min: 1, max: 9 })),
+    repeatMost: maybe(fc.integer({ min: 1, max: 9 })),
+    cycle: maybe(fc.constant(true as const)),
+    figure,
+  })
+  .map(({ repeatMost, ...one }) => ({
+    ...one,
+    ...(repeatMost === undefined || one.repeat === undefined
+      ? {}
+      : { repeatMost: one.repeat + repeatMost }),
+  }))
 
 const rung = fc.record({
   id,

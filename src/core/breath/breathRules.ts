@@ -16,6 +16,7 @@ import {
   type Want,
 } from '../card'
 import { type BreathWords, packOf } from '../language'
+import { repeatsOfStep } from './dose'
 import { paceOf, phaseSeconds } from './phase'
 import { fitOf } from './speech'
 import { spokenLines } from './spokenLines'
@@ -259,7 +260,7 @@ function tooLong(card: Card, school: School): Found[] {
 function cycleNotMarked(card: Card): Found[] {
   if (card.manner !== 'moving' || card.stay.repeats < 2) return []
   const steps = stepsOf(card)
-  if (steps.length === 0 || steps.some(({ step }) => step.cycle || (step.repeat ?? 1) > 1))
+  if (steps.length === 0 || steps.some(({ step }) => step.cycle || repeatsOfStep(step) > 1))
     return []
   if (card.stay.breaths !== undefined || card.stay.seconds) return []
   return [
@@ -272,11 +273,15 @@ function cycleNotMarked(card: Card): Found[] {
 
 function cycleTwice(card: Card): Found[] {
   return stepsOf(card).flatMap(({ step, path: where }) =>
-    card.manner === 'moving' && step.cycle && (step.repeat ?? 1) > 1 && card.stay.repeats > 1
+    card.manner === 'moving' && step.cycle && repeatsOfStep(step) > 1 && card.stay.repeats > 1
       ? [
           {
             where,
-            message: SAY.breath.cycleTwice(card.stay.repeats, step.repeat, timesOf(card, step)),
+            message: SAY.breath.cycleTwice(
+              card.stay.repeats,
+              repeatsOfStep(step),
+              timesOf(card, step)
+            ),
           },
         ]
       : []

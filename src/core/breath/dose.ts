@@ -1,4 +1,4 @@
-import type { Pace, Stay } from '../card'
+import type { Pace, Stay, Step } from '../card'
 
 /** Keeps sums of tenths free of the noise of binary fractions. */
 export const tidySeconds = (seconds: number): number => Math.round(seconds * 1e6) / 1e6
@@ -29,6 +29,10 @@ export const breathsOnce = ({ breaths, breathsMost }: Stay): number | undefined 
 
 /** How often a stay, or the cycle of a moving card, is done; the middle of a range. */
 export const repeatsOf = ({ repeats, repeatsMost }: Stay): number => middle(repeats, repeatsMost)
+
+/** How often a step is done by itself; the middle of a range. */
+export const repeatsOfStep = ({ repeat = 1, repeatMost }: Partial<Step>): number =>
+  middle(repeat, repeatMost)
 
 /** Whether a time worked out from the stay stands for the middle of a range. */
 export const isMiddle = ({ breathsMost, repeatsMost, seconds, breaths }: Stay): boolean =>

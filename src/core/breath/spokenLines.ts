@@ -1,4 +1,5 @@
 import { type Breath, type Card, partsOf, type Step, stepsOf, type Want } from '../card'
+import { repeatsOfStep } from './dose'
 
 /** A line that is said with a breath: a step of the card, or one of a rung. */
 export interface SpokenLine {
@@ -10,6 +11,7 @@ export interface SpokenLine {
   breath: Breath
   /** Seconds that the step gives itself. */
   given?: number
+  /** The middle of a range. */
   repeat: number
 }
 
@@ -29,14 +31,15 @@ function linesOf(card: Card): SpokenLine[] {
   return partsOf(card, inBreath).map(({ path, value, owners: [owner] }) => {
     const own = owner!.value as Partial<Step> & { step?: string }
     // What a rung says in place of a step has that step's breath, until it gives one.
-    const { breath = 'free', seconds, repeat = 1 } = { ...steps.get(own.step ?? ''), ...own }
+    const done = { ...steps.get(own.step ?? ''), ...own }
+    const { breath = 'free', seconds } = done
     return {
       where: path,
       breathAt: `${owner!.path}.breath`,
       text: value as string,
       breath,
       given: seconds,
-      repeat,
+      repeat: repeatsOfStep(done),
     }
   })
 }

@@ -1,4 +1,4 @@
-import type { Card } from '../card'
+import { type Card, stepsOf } from '../card'
 import type { Labels } from '../language'
 import { isMiddle } from './dose'
 import { multiplied } from './timeline'
@@ -6,6 +6,7 @@ import { multiplied } from './timeline'
 /** What a count multiplies, and where a time is that of the middle of a range. */
 export function stayNotes(card: Card, labels: Labels): string[] {
   const done = multiplied(card)
+  const ranges = stepsOf(card).flatMap(({ step }) => (step.repeatMost ? [step] : []))
   return [
     done
       ? labels.sheet.multiplied({
@@ -21,6 +22,6 @@ export function stayNotes(card: Card, labels: Labels): string[] {
             : '',
         })
       : '',
-    isMiddle(card.stay) ? labels.sheet.middle(card.stay) : '',
+    isMiddle(card.stay) || ranges.length > 0 ? labels.sheet.middle(card.stay, ranges) : '',
   ].filter(Boolean)
 }

@@ -1,7 +1,10 @@
 import fc from 'fast-check'
 import { arbitraryCard } from '../../../tests/support/arbitraryCard'
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
+import { rowsAt } from '../../../tests/support/sheet'
 import { type Card, DEFAULT_SCHOOL, type Pace, type Stay } from '../card'
+import { LABELS } from '../language'
+import { sheetOf } from '../print'
 import { writeFor } from '../sides'
 import {
   breathsAMinute,
@@ -9,6 +12,7 @@ import {
   passSeconds,
   secondsOfBreaths,
   ribbonOf,
+  stayNotes,
   staySeconds,
   timelineOf,
   timeOf,
@@ -98,6 +102,26 @@ describe('the time of a card', () => {
       between: 19,
       total: 242,
       breaths: 25.473684,
+    })
+  })
+
+  test('a step done 8 to 10 times takes the time of its middle, and says so', () => {
+    const card = lunge({
+      enter: stepsOf([
+        ['in', 'Lift.', { repeat: 8, repeatMost: 11 }],
+        ['out', 'Lower.'],
+      ]),
+    })
+    const [lift] = timelineOf(card, school)
+    // 9.5 times 4 seconds.
+    expect(lift).toMatchObject({ times: 9.5, seconds: 38 })
+    const drawn = ribbonOf(card, school).filter(({ where }) => where === 'enter[0]')
+    expect(drawn).toHaveLength(10)
+    expect(drawn.reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(38, 3)
+    expect(stayNotes(card, LABELS)).toContain('The time is that of the middle of 8 to 11 times.')
+    expect(rowsAt(sheetOf(card, school), 'enter')[0]).toMatchObject({
+      repeat: 9.5,
+      beside: ['× 8 to 11'],
     })
   })
 

@@ -12,6 +12,7 @@ import {
   breathsOnce,
   breathSeconds,
   repeatsOf,
+  repeatsOfStep,
   secondsOfBreaths,
   staySeconds,
   staySecondsOnce,
@@ -52,7 +53,7 @@ export interface CardTime {
 /** How often a step of the card is done: as often as it says, and with the cycle it is in. */
 export function timesOf(card: Pick<Card, 'manner' | 'stay'>, step: Step): number {
   const rounds = card.manner === 'moving' && step.cycle ? repeatsOf(card.stay) : 1
-  return (step.repeat ?? 1) * rounds
+  return repeatsOfStep(step) * rounds
 }
 
 /**
@@ -232,7 +233,7 @@ export function ribbonOf(card: Card, school: Pick<School, 'pace'>): RibbonStretc
       continue
     }
     const { breath } = passage
-    const whole = part === 'stay' || times > MOST_DRAWN ? 1 : times
+    const whole = part === 'stay' || times > MOST_DRAWN ? 1 : Math.max(1, Math.round(times))
     const once = seconds / whole
     for (let i = 0; i < whole; i += 1)
       drawn.push({

@@ -141,8 +141,13 @@ export const Step = part('step', {
   breath: Breath,
   seconds: seconds.optional(),
   repeat: repeats.optional(),
+  /** With `repeat`, a range: 8 to 10 times. */
+  repeatMost: repeats.optional(),
   cycle: z.literal(true, { error: 'should be true, or left out' }).optional(),
   figure: Figure.optional(),
+}).refine(({ repeat = 200, repeatMost }) => atLeast(repeat, repeatMost), {
+  error: 'should come with `repeat`, and be more',
+  path: ['repeatMost'],
 })
 
 export const Measure = part('measure', {

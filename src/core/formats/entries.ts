@@ -151,7 +151,7 @@ export function tagsOf(
   }
 }
 
-const STEP_TAGS: (keyof Tags)[] = ['breath', 'seconds', 'repeat', 'cycle', 'id']
+const STEP_TAGS: (keyof Tags)[] = ['breath', 'seconds', 'repeat', 'repeatMost', 'cycle', 'id']
 
 export function readStep(
   entry: { text: string; line: number },

@@ -111,6 +111,7 @@ function stepLine(step: Step, at: string | null): Paragraph {
     breath: step.breath,
     seconds: step.seconds,
     repeat: step.repeat,
+    repeatMost: step.repeatMost,
     cycle: step.cycle,
     id: step.id === at ? undefined : step.id,
   })

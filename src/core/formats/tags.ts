@@ -1,10 +1,11 @@
-import { BREATHS, ON, type Breath, type On } from '../card'
+import { type Breath, BREATHS, type On, ON, readRepeats, writeRepeats } from '../card'
 
 /** What can stand in brackets before a step or a cue. */
 export interface Tags {
   breath?: Breath
   seconds?: number
   repeat?: number
+  repeatMost?: number
   cycle?: boolean
   on?: On
   id?: string
@@ -31,16 +32,16 @@ export function readTags(words: string): Tags {
     if (!word) continue
     const phase = word.replace(/\s+/g, '-').toLowerCase()
     const seconds = /^(\d*\.?\d+(?:e[-+]?\d+)?)\s*s$/i.exec(word)
-    const repeat = /^x\s*(\d+)$/i.exec(word)
+    const repeats = /^[x×]\s*\d/i.test(word) ? readRepeats(word.slice(1)) : null
     if ((BREATHS as readonly string[]).includes(phase)) tags.breath = phase as Breath
     else if ((ON as readonly string[]).includes(phase)) tags.on = phase as On
     else if (seconds) tags.seconds = Number(seconds[1])
-    else if (repeat) tags.repeat = Number(repeat[1])
+    else if (repeats) Object.assign(tags, repeats)
     else if (phase === 'cycle') tags.cycle = true
     else if (word.startsWith('#')) tags.id = word.slice(1)
     else
       throw new Error(
-        `“${word}” in the bracket is not understood; a bracket takes a breath (${BREATHS.join(', ')}), seconds (6 s), repeats (x3), cycle, a side (${ON.join(', ')}) and an id (#s3)`
+        `“${word}” in the bracket is not understood; a bracket takes a breath (${BREATHS.join(', ')}), seconds (6 s), repeats (x3, x8-10), cycle, a side (${ON.join(', ')}) and an id (#s3)`
       )
   }
   return tags
@@ -51,7 +52,9 @@ export function writeTags(tags: Tags): string {
   const words = [
     tags.breath,
     tags.seconds === undefined ? undefined : `${tags.seconds} s`,
-    tags.repeat === undefined ? undefined : `x${tags.repeat}`,
+    tags.repeat === undefined && tags.repeatMost === undefined
+      ? undefined
+      : `x${writeRepeats(tags)}`,
     tags.cycle === undefined ? undefined : 'cycle',
     tags.on,
     tags.id === undefined ? undefined : `#${tags.id}`,

@@ -7,6 +7,7 @@ import {
   stayNotes,
   timeOf,
   timesOf,
+  repeatsOfStep,
 } from '../breath'
 import {
   type Card,
@@ -132,10 +133,16 @@ const setUp: Lay = (of) => {
 }
 
 /** What is told of the breath of a step beside its shape. */
+/** What stands beside a step: its own seconds, how often it is done in all, the cycle. */
 function besides({ labels }: Laying, step: Partial<Step>, times: number): string[] {
+  const once = times === repeatsOfStep(step)
   return [
     step.seconds === undefined ? '' : labels.sheet.seconds(step.seconds),
-    times > 1 ? labels.sheet.times(times) : '',
+    times <= 1
+      ? ''
+      : once && step.repeatMost
+        ? labels.sheet.times(step.repeat ?? 1, step.repeatMost)
+        : labels.sheet.times(times),
     step.cycle ? labels.sheet.cycle : '',
   ].filter(Boolean)
 }
@@ -333,7 +340,7 @@ function changes(of: Laying, rung: Rung): Line[] {
   const words = (id: string) => steps.get(id) ?? id
   const phase = (step: Partial<Step>) => [
     step.breath && labels.breath[step.breath],
-    ...besides(of, step, step.repeat ?? 1),
+    ...besides(of, step, repeatsOfStep(step)),
   ]
   return [
     ...rung.steps.replace.map((each) => [

@@ -43,13 +43,14 @@ export function otherWaySteps(card: Card): Step[] {
   return [
     back,
     ...changed.slice(from).map(({ step, text }) => {
-      const { seconds, repeat, breath } = step
+      const { seconds, repeat, repeatMost, breath } = step
       return {
         id: fresh(),
         text,
         breath,
         ...(seconds === undefined ? {} : { seconds }),
         ...(repeat === undefined ? {} : { repeat }),
+        ...(repeatMost === undefined ? {} : { repeatMost }),
       }
     }),
   ]

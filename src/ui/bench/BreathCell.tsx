@@ -1,11 +1,12 @@
 'use client'
 
 import { LABELS } from '@/core/language'
-import { phaseOffered, phaseSeconds, paceOf } from '@/core/breath'
+import { paceOf, phaseOffered, phaseSeconds, repeatsOfStep } from '@/core/breath'
 import { BREATHS, type Breath, type Step } from '@/core/card'
 import { memo } from 'react'
 import { BreathMark } from '../shared/BreathMark'
 import classes from './BreathCell.module.css'
+import { RepeatsField, setRepeats } from './RepeatsField'
 import type { ListName } from './SpreadList'
 import { useSchool } from '../shared/school'
 import { useBench, useBenchStore } from './store'
@@ -20,20 +21,20 @@ interface CellProps {
 
 /** One segment of the breath spine: the shape says the phase, the height says the seconds. */
 export function BreathCell({ item, index, list }: CellProps) {
-  const { breath, seconds, repeat, cycle } = item
+  const { breath, seconds, repeat, repeatMost, cycle } = item
   const offered = phaseOffered(
     item.text,
     useBench((state) => state.card.language)
   )
   return (
     <Cell
-      {...{ breath, seconds, repeat, cycle, index, list }}
+      {...{ breath, seconds, repeat, repeatMost, cycle, index, list }}
       offer={offered && offered !== breath && seconds === undefined ? offered : null}
     />
   )
 }
 
-interface PhaseProps extends Pick<Step, 'breath' | 'seconds' | 'repeat' | 'cycle'> {
+interface PhaseProps extends Pick<Step, 'breath' | 'seconds' | 'repeat' | 'repeatMost' | 'cycle'> {
   index: number
   list: ListName
   /** The breath that the words ask for, when it is another. */
@@ -98,21 +99,16 @@ const Cell = memo(function Cell({ index, list, offer, ...step }: PhaseProps) {
           seconds
         )}
         {' s'}
-        {(moving || (step.repeat ?? 1) > 1) && (
+        {(moving || repeatsOfStep(step) > 1) && (
           <span className={classes.more}>
             ×
-            <input
+            <RepeatsField
               className={classes.seconds}
-              type="number"
-              min={1}
-              max={200}
+              data-range={step.repeatMost === undefined ? undefined : ''}
               aria-label={`Repeats of ${name}`}
-              value={step.repeat ?? ''}
               placeholder="1"
-              onChange={(event) => {
-                const given = event.currentTarget.valueAsNumber
-                bench.getState().set(`${path}.repeat`, given > 1 ? Math.round(given) : undefined)
-              }}
+              of={step}
+              onRepeats={(of) => setRepeats(bench, path, of)}
             />
           </span>
         )}

@@ -1,12 +1,22 @@
 'use client'
 
-import { Button, NativeSelect, NumberInput, Text } from '@mantine/core'
+import { Button, Input, NativeSelect, NumberInput, Text } from '@mantine/core'
 import { nextBreath } from '@/core/breath'
-import { BREATHS, type Card, freshId, type Rung, type Step, stepIds, stepsOf } from '@/core/card'
+import {
+  BREATHS,
+  type Card,
+  freshId,
+  type Repeats,
+  type Rung,
+  type Step,
+  stepIds,
+  stepsOf,
+} from '@/core/card'
 import { LABELS } from '@/core/language'
 import { plainText } from '@/core/sides'
 import classes from './LadderSection.module.css'
 import { More } from './More'
+import { RepeatsField, setRepeats } from './RepeatsField'
 import { LineSpread, SidedLine } from './SidedLine'
 import { useBench, useBenchStore } from './store'
 
@@ -184,7 +194,7 @@ function Added({ step, path, index, at, change }: AddedProps) {
 interface BreathFieldsProps {
   name: string
   path: string
-  of: Partial<Pick<Step, 'breath' | 'seconds' | 'repeat'>>
+  of: Partial<Pick<Step, 'breath' | 'seconds' | 'repeat' | 'repeatMost'>>
   /** Whether it can be left as it is on the step that it stands for. */
   asBefore?: boolean
   repeats?: boolean
@@ -220,17 +230,15 @@ function BreathFields({ name, path, of, asBefore, repeats }: BreathFieldsProps) 
         onChange={(value) => set('seconds', number(value, 0.1))}
       />
       {repeats && (
-        <NumberInput
+        <Input
+          component={RepeatsField}
           size="xs"
           w={96}
-          prefix="× "
+          leftSection="×"
           placeholder="repeats"
           aria-label={`Repeats of ${name}`}
-          min={1}
-          max={200}
-          allowDecimal={false}
-          value={of.repeat ?? ''}
-          onChange={(value) => set('repeat', number(value, 2))}
+          of={of}
+          onRepeats={(of: Repeats) => setRepeats(bench, path, of)}
         />
       )}
     </>

@@ -209,9 +209,15 @@ const sheet = {
       : `${duration(total)} in all: ${duration(side)} a side, ${duration(between!)} between`,
   oneSide: (of: { part: string; seconds: number }[]) =>
     `One side: ${of.map(({ part, seconds }) => `${part} ${duration(seconds)}`).join(', ')}.`,
-  times: (n: number) => `× ${n}`,
+  times: (n: number, most?: number) => (most === undefined ? `× ${n}` : `× ${n} to ${most}`),
   /** Where the time is that of the middle of a range. */
-  middle: (stay: Stay) => `The time is that of the middle of ${countsOf(stay)}.`,
+  middle: (stay: Stay, steps: { repeat?: number; repeatMost?: number }[]) =>
+    `The time is that of the middle of ${[
+      countsOf(stay),
+      ...steps.map(({ repeat = 1, repeatMost }) => range(repeat, repeatMost, 'time')),
+    ]
+      .filter(Boolean)
+      .join(' and ')}.`,
   multiplied: (of: { rounds: string; steps: number[]; stay: string }) => {
     const { steps } = of
     const run = steps.every((step, i) => i === 0 || step === steps[i - 1]! + 1)

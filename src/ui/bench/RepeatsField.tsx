@@ -1,0 +1,50 @@
+'use client'
+
+import { readRepeats, type Repeats, withValue, writeRepeats } from '@/core/card'
+import { type ComponentProps, useState } from 'react'
+import type { useBenchStore } from './store'
+
+/** Writes both ends of how often a step is done. */
+export function setRepeats(bench: ReturnType<typeof useBenchStore>, path: string, of: Repeats) {
+  const { repeat, repeatMost } = of
+  bench
+    .getState()
+    .edit(
+      (now) =>
+        withValue(withValue(now, `${path}.repeat`, repeat), `${path}.repeatMost`, repeatMost),
+      path
+    )
+}
+
+interface RepeatsFieldProps extends Omit<ComponentProps<'input'>, 'onChange' | 'value'> {
+  of: Repeats
+  onRepeats: (of: Repeats) => void
+}
+
+/** How often a step is done: a number, or two with a hyphen. What is no count is not taken. */
+export function RepeatsField({ of, onRepeats, ...rest }: RepeatsFieldProps) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const shown = typed ?? writeRepeats(of)
+  return (
+    <input
+      {...rest}
+      inputMode="numeric"
+      title="How often: 8, or 8-10"
+      value={shown}
+      aria-invalid={taken(shown) === null}
+      onChange={(event) => {
+        setTyped(event.currentTarget.value)
+        const repeats = taken(event.currentTarget.value)
+        if (repeats) onRepeats(repeats)
+      }}
+      onBlur={() => setTyped(null)}
+    />
+  )
+}
+
+function taken(text: string): Repeats | null {
+  const read = readRepeats(text)
+  const { repeat = 1, repeatMost = repeat + 1 } = read ?? {}
+  if (!read || repeat < 1 || repeat > 200 || repeatMost > 200 || repeatMost <= repeat) return null
+  return repeat === 1 && read.repeatMost === undefined ? {} : read
+}
