@@ -8,7 +8,7 @@ export function cardFigureSvg(card: Card, side: Side, frameId?: string): string 
     : finalFigure(card)
   if (!frame) return null
   const led = figureLedFrom(card, frame.figure, side)
-  return svgOf(drawnFigure(led, card.sides === 'sided'), titleOf(card))
+  return svgOf(drawnFigure(led, card.sides === 'sided'), { title: titleOf(card) })
 }
 
 /** Every figure of a card as the frames of a BVH file; null when none is drawn. */

@@ -42,7 +42,8 @@ export function figure(
   for (const { message } of stands.unmet) process.stderr.write(`${file}:1: ${message}\n`)
   const falls = fallWords(stands, stature)
   if (falls) process.stderr.write(`${file}:1: the figure: ${falls}\n`)
-  const drawing = () => svgOf(draw(led, stands, { letters: card.sides === 'sided' }), titleOf(card))
+  const drawing = () =>
+    svgOf(draw(led, stands, { letters: card.sides === 'sided' }), { title: titleOf(card) })
   const report = () => ({ of: frame.id, ...figureReport(led, side, card.sideNamedBy, stature) })
   const text =
     to === 'json'

@@ -389,7 +389,9 @@ describe('drawing', () => {
 
   test('as SVG its title is text', () => {
     const figure = start('standing')
-    const svg = svgOf(draw(figure, solve(figure), { cell: 0.03, letters: true }), '<b>"&')
+    const svg = svgOf(draw(figure, solve(figure), { cell: 0.03, letters: true }), {
+      title: '<b>"&',
+    })
     expect(svg).not.toContain('<b>')
     expect(svg).toContain('<title>&#60;b&#62;&#34;&#38;</title>')
     expect(svg).toMatch(/>L<\/text>[\s\S]*>R<\/text>/)

@@ -78,7 +78,7 @@ test('every figure that is let in is solved and drawn to numbers', () => {
         ...solved.unmet.map(({ cm }) => cm),
       ]
       expect(numbers.filter((value) => !Number.isFinite(value))).toEqual([])
-      expect(svgOf(drawnFigure(figure, true), 'x')).not.toMatch(/NaN|Infinity|undefined/)
+      expect(svgOf(drawnFigure(figure, true), { title: 'x' })).not.toMatch(/NaN|Infinity|undefined/)
       for (const { name } of MEASURES) {
         const found = measure(solved, name, {
           sided: true,

@@ -39,7 +39,7 @@ export function VerdictMark({ verdict }: { verdict: Verdict }) {
   )
 }
 
-const PRINTED = { ...PAPER_PALETTE, paper: '#ffffff' }
+const PRINTED = { ...PAPER_PALETTE, paper: '#ffffff', skin: '#ffffff' }
 
 /** A figure on paper, so wide and so high at most. */
 export function FigureOnPaper({
@@ -55,23 +55,9 @@ export function FigureOnPaper({
   const scale = Math.min(width / box[2], height / box[3])
   return (
     <Svg width={box[2] * scale} height={box[3] * scale} viewBox={viewBoxOf(box)}>
-      {shapes.flatMap(({ kind, path }, i) => {
-        const ink = inkOf(kind, PRINTED)
-        const line = (
-          <Path
-            key={`${i} line`}
-            d={path}
-            fill="none"
-            stroke={ink.stroke}
-            strokeWidth={ink.width}
-          />
-        )
-        const fill = <Path key={`${i} fill`} d={path} fill={ink.fill} />
-        // Paper has no order of paint: the line goes down first, and the fill covers its inner half.
-        if (kind === 'body' || kind === 'far') return [line, fill]
-        return [
-          <Path key={i} d={path} fill={ink.fill} stroke={ink.stroke} strokeWidth={ink.width} />,
-        ]
+      {shapes.map(({ kind, path }, i) => {
+        const { fill, stroke, width } = inkOf(kind, PRINTED)
+        return <Path key={i} d={path} fill={fill} stroke={stroke} strokeWidth={width} />
       })}
       {names.map(({ text, x, y }) => (
         <Text key={text} x={x - 2} y={y + 2} style={{ fontSize: 6 }}>

@@ -1,39 +1,42 @@
-import { type Drawing, inkOf, type Palette, viewBoxOf } from '@/core/figure'
+import { type Drawing, groupsOf, inkOf, type Palette, viewBoxOf } from '@/core/figure'
 
 const PALETTE: Palette = {
-  body: 'var(--figure-body)',
-  far: 'var(--figure-far)',
+  cloth: 'var(--figure-cloth)',
+  hair: 'var(--figure-hair)',
+  skin: 'var(--figure-skin)',
   paper: 'var(--figure-gap)',
-  line: 'var(--ink)',
+  line: 'var(--figure-line)',
+  beside: 'var(--ink)',
   measure: 'var(--figure-measure)',
 }
 
-/** A drawn figure in the page, in the inks of its scheme. */
-export function FigureSvg({
-  drawing,
-  label,
-  className,
-}: {
+interface Props {
   drawing: Drawing
   label: string
   className?: string
-}) {
+}
+
+/** A drawn figure in the page, in the inks of its scheme. */
+export function FigureSvg({ drawing, label, className }: Props) {
   return (
     <svg role="img" aria-label={label} className={className} viewBox={viewBoxOf(drawing.box)}>
-      {drawing.shapes.map(({ kind, path }, i) => {
+      {groupsOf(drawing.shapes).map(({ kind, paths }) => {
         const { fill, stroke, width } = inkOf(kind, PALETTE)
         return (
-          <path
-            key={i}
-            d={path}
+          <g
+            key={kind}
+            data-part={kind}
             fill={fill}
             stroke={stroke}
             strokeWidth={width}
             strokeLinejoin="round"
             strokeLinecap="round"
-            paintOrder={kind === 'body' || kind === 'far' ? 'stroke' : undefined}
             strokeDasharray={kind === 'ghost' ? '2 1.5' : undefined}
-          />
+          >
+            {paths.map((path, i) => (
+              <path key={i} d={path} />
+            ))}
+          </g>
         )
       })}
       {drawing.letters.map(({ text, x, y }) => (

@@ -1,15 +1,13 @@
-import { USUAL_STATURE } from './body'
-import type { Side } from '../card'
-import { closed, linePath, type Shape } from './paths'
-import { hull } from './hull'
-import { touchPoints } from './parts'
-import type { Point } from './silhouette'
-import { pointIn } from './skeleton'
-import { type Solved } from './solve'
-import { type Figure, PROP_HEIGHT } from './spec'
-import { add, apply, mid, scale, sub, unit, type Vec } from './vec'
+import type { Side } from '../../card'
+import { touchPoints } from '../parts'
+import { pointIn } from '../skeleton'
+import { type Solved } from '../solve'
+import { type Figure, PROP_HEIGHT } from '../spec'
+import { add, apply, mid, scale, sub, unit, type Vec } from '../vec'
 
-interface Placement {
+/** Where props stand under what rests on them. */
+
+export interface Placement {
   at: Vec
   /** Direction along the floor in which it lies. */
   along: Vec
@@ -46,40 +44,6 @@ export const SIZE: Record<string, [number, number]> = {
 
 /** From where to where the back of a chair reaches, in cm. */
 export const CHAIR_BACK = [66, 84] as const
-
-export function propShapes(
-  kind: string,
-  { at, along }: Placement,
-  see: (p: Vec) => readonly number[]
-): Shape[] {
-  const cm = 1 / USUAL_STATURE
-  const height = PROP_HEIGHT[kind]! * cm
-  const [long, wide] = SIZE[kind]!
-  const flat = (p: Vec): Point => [see(p)[0]!, see(p)[1]!]
-  const solid = (corners: Vec[]): Shape => ({ kind: 'prop', path: closed(hull(corners.map(flat))) })
-  if (kind !== 'chair') return [solid(boxCorners(at, along, long * cm, wide * cm, 0, height))]
-  const seat = boxCorners(at, along, long * cm, wide * cm, height - 0.015, height)
-  const feet = boxCorners(at, along, long * cm * 0.92, wide * cm * 0.92, 0, height)
-  const legs = [0, 2, 4, 6].map((i): Shape => ({
-    kind: 'propLine',
-    path: linePath([flat(feet[i]!), flat(feet[i + 1]!)]),
-  }))
-  // Its back stands where it lies towards.
-  const back = add(at, scale(along, (long * cm * 0.92) / 2))
-  const rest = boxCorners(
-    back,
-    along,
-    0.012,
-    wide * cm * 0.92,
-    CHAIR_BACK[0] * cm,
-    CHAIR_BACK[1] * cm
-  )
-  const uprights = [0, 1].map((i): Shape => {
-    const [foot, top] = [feet[4 + i * 2]!, rest[i * 2 + 1]!]
-    return { kind: 'propLine', path: linePath([flat([foot[0], height, foot[2]]), flat(top)]) }
-  })
-  return [...legs, ...uprights, solid(rest), solid(seat)]
-}
 
 export function propPlacements(
   figure: Figure,

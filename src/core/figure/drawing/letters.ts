@@ -1,9 +1,10 @@
-import type { Side } from '../card'
-import { type Letter, UNIT } from './paths'
-import { boxOf, type FlatPart, partDistance, type Point } from './silhouette'
-import { pointIn, type Segment } from './skeleton'
-import type { Solved } from './solve'
-import type { Vec } from './vec'
+import type { Side } from '../../card'
+import { pointIn, type Segment } from '../skeleton'
+import type { Solved } from '../solve'
+import type { Vec } from '../vec'
+import { boxOf, type FlatPart, partDistance, type Point } from './fields'
+import { UNIT } from './paths'
+import type { Letter } from './shapes'
 
 /** Hands nearer to each other than this leave the letters to the elbows. */
 const TOGETHER = 0.12

@@ -1,9 +1,9 @@
-import type { Card, Side } from '../card'
+import type { Card, Side } from '../../card'
 import { type Drawing, draw } from './draw'
-import { solved } from './solved'
-import type { MeasureContext } from './landmarks'
-import { marksOf } from './marks'
-import type { Figure } from './spec'
+import { solved } from '../solved'
+import type { MeasureContext } from '../landmarks'
+import { marksOf } from '../marks'
+import type { Figure } from '../spec'
 
 const known = new Map<string, Drawing>()
 const MOST_KEPT = 400

@@ -1,0 +1,298 @@
+import type { Mark } from '../marks'
+import { touchPoints } from '../parts'
+import type { Solved } from '../solve'
+import type { Figure } from '../spec'
+import { dot, mid, norm, sub, type Vec } from '../vec'
+import { lens, type Seen, type View, viewOf } from '../view'
+import { edgesOf, isSeen, lengthOf } from './edges'
+import { faceLines } from './face'
+import { flatten, type Grid, gridOf, type Point } from './fields'
+import { fleshOf, type FleshPart } from './flesh'
+import { handForms } from './handForms'
+import { lettersOf, partLetters } from './letters'
+import { closed, linePath, ringPath, strokePath, UNIT } from './paths'
+import { FROM_ABOVE, matUnder, propPlacements } from './propPlaces'
+import { propSolids } from './props'
+import { viewerOf } from './solids'
+import { bodyField, evened, type Regions, ringsOf, seenOf } from './regions'
+import { creaseSeams, trunkSeams } from './seams'
+import { type Kind, KINDS, type Letter, type Shape } from './shapes'
+
+export interface Drawing {
+  view: View
+  /** left, top, width, height: in hundredths of a stature. */
+  box: [number, number, number, number]
+  shapes: Shape[]
+  letters: Letter[]
+}
+
+export interface DrawOptions {
+  view?: View
+  /** Size of the grid in statures; coarser is faster, and its curves are not fitted. */
+  cell?: number
+  letters?: boolean
+  /** Another solved figure, drawn as an outline behind. */
+  ghost?: Solved
+  /** Lines in space that show what is measured. */
+  marks?: readonly Mark[]
+}
+
+type See = (p: Vec) => Seen
+
+/** Size of the grid of a drawing that is kept, in statures. */
+const FINE = 0.006
+/** Widths of strokes, in statures. */
+const WIDE = { edge: 0.0075, gap: 0.0085, seam: 0.0055, crease: 0.0065, face: 0.0052 }
+
+/**
+ * Draws a solved figure in two tones: cloth dark, skin light in an outline of ink. What is nearer
+ * covers what is farther, by place and not by part.
+ */
+export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}): Drawing {
+  const view = options.view ?? viewOf(figure, solved)
+  const cell = options.cell ?? FINE
+  const fine = options.cell === undefined
+  const see = lens(view)
+  const flesh = fleshOf(solved.body, solved.placed, handForms(figure, solved))
+  const flat = flatten(flesh, see)
+  const solids = propPlacements(figure, solved)
+    .flatMap(({ kind, place }) => propSolids(kind, place, see))
+    .sort((a, b) => a.near - b.near)
+  const grid = gridOf(flat, cell, solids)
+  const regions = seenOf(grid)
+  const shapes: Shape[] = []
+  const add = (kind: Kind, path: string) => path && shapes.push({ kind, path })
+
+  if (options.ghost) add('ghost', ghostPath(options.ghost, see, cell * 1.5))
+  for (const solid of solids) add('prop', closed(solid.outline))
+  for (const kind of ['body', 'cloth', 'hair'] as const)
+    add(kind, regionPath(grid, regions[kind], fine))
+  for (const { line, ink } of edgesOf(grid))
+    add(
+      ink === 'paper' ? 'gap' : 'edge',
+      strokePath(line, WIDE[ink === 'paper' ? 'gap' : 'edge'], fine)
+    )
+  for (const { kind, line } of surfaceLines(grid, regions, flesh, solved, see))
+    add(kind, strokePath(line, WIDE[kind], fine, kind === 'seam' ? 0.012 : undefined))
+  for (const solid of solids)
+    for (const line of solid.lines)
+      for (const part of seenStretches(dense(line), grid, regions, see, 0.012))
+        add('propLine', linePath(part))
+  for (const path of strapPaths(figure, solved, see)) {
+    add('strapEdge', path)
+    add('strap', path)
+  }
+
+  const measured = (options.marks ?? []).map((line) => line.map((p) => onPlane(see(p))))
+  for (const kind of ['measureGap', 'measure'] as const)
+    for (const line of measured) add(kind, linePath(line))
+
+  const frame = frameOf(figure, solved, grid, view, see)
+  for (const points of measured) frame.hold(points)
+  for (const path of frame.floor) add('floor', path)
+  const letters = options.letters ? lettersOf(solved, flat, see, frame.ground) : []
+  partLetters(letters)
+  for (const { x, y } of letters) frame.hold([[x / UNIT, -y / UNIT]], 0.02)
+  shapes.sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind))
+  return { view, box: frame.box(), shapes, letters }
+}
+
+const onPlane = ([x, y]: Seen): Point => [x, y]
+
+/** What is seen of a tone, as one path; specks are left out. */
+function regionPath(grid: Grid, field: Float64Array, fine: boolean): string {
+  return ringsOf(evened(field, grid.w, grid.h), grid)
+    .filter((ring) => lengthOf(ring) > grid.cell * 5)
+    .map((ring) => ringPath(ring, fine))
+    .join('')
+}
+
+function ghostPath(ghost: Solved, see: See, cell: number): string {
+  const grid = gridOf(flatten(fleshOf(ghost.body, ghost.placed), see), cell)
+  return regionPath(grid, bodyField(grid), true)
+}
+
+interface SurfaceLine {
+  kind: 'seam' | 'crease' | 'face'
+  line: Point[]
+}
+
+/** The lines that lie on the body, where they are seen. */
+function surfaceLines(
+  grid: Grid,
+  regions: Regions,
+  flesh: readonly FleshPart[],
+  solved: Solved,
+  see: See
+): SurfaceLine[] {
+  const trunk = flesh.find(({ name }) => name === 'trunk')!.cones
+  const toViewer = viewerOf(see)
+  const seams = trunkSeams(solved.body, solved.placed, trunk).flatMap(({ points, ways }) =>
+    facing(points, ways!, toViewer)
+      .flatMap((run) => seenStretches(run, grid, regions, see, 0.03))
+      .map((line) => ({
+        kind: 'seam' as const,
+        line,
+      }))
+  )
+  const creases = creaseSeams(solved.placed, flesh).flatMap(({ name, points }) => {
+    const line = points.map(see)
+    const [from, to] = [line[0]!, line.at(-1)!]
+    // Inside the flesh: drawn where the hollow opens to the side of the drawing.
+    if (Math.abs(from[2] - to[2]) > Math.hypot(from[0] - to[0], from[1] - to[1])) return []
+    return seenStretches(dense(points), grid, regions, see, 0.06)
+      .map((run) => run.filter((p) => insideBody(grid, regions, p)))
+      .map((line): SurfaceLine => ({ kind: name === 'groin' ? 'seam' : 'crease', line }))
+  })
+  const face = faceLines(solved, see).flatMap((points) =>
+    seenStretches(dense(points), grid, regions, see, 0.012).map((line) => ({
+      kind: 'face' as const,
+      line,
+    }))
+  )
+  return [...seams, ...creases, ...face].filter(
+    ({ kind, line }) => lengthOf(line) > (kind === 'face' ? 0.004 : 0.016)
+  )
+}
+
+/** The stretches of a line on a surface that look to the viewer, with enough points to be cut. */
+function facing(points: readonly Vec[], ways: readonly Vec[], toViewer: Vec): Vec[][] {
+  const runs: Vec[][] = [[]]
+  points.forEach((p, i) => {
+    const q = points[i + 1]
+    if (!q) return
+    for (let k = 0; k < 6; k += 1) {
+      const t = k / 6
+      if (dot(mid(ways[i]!, ways[i + 1]!, t), toViewer) > 0.08) runs.at(-1)!.push(mid(p, q, t))
+      else if (runs.at(-1)!.length) runs.push([])
+    }
+  })
+  // A ring begins anywhere: its last stretch goes on as its first.
+  const ring = points.length > 2 && norm(sub(points[0]!, points.at(-1)!)) < 1e-6
+  if (ring && runs.length > 1 && dot(ways[0]!, toViewer) > 0.08)
+    runs[0] = [...runs.pop()!, ...runs[0]!]
+  return runs.filter((run) => run.length > 1)
+}
+
+function insideBody({ box, cell, w, h }: Grid, { body }: Regions, [x, y]: Point): boolean {
+  const [c, r] = [Math.round((x - box.x0) / cell), Math.round((y - box.y0) / cell)]
+  return c >= 0 && r >= 0 && c < w && r < h && body[r * w + c]! > 0
+}
+
+/** A line in space with enough points to be cut where it is hidden. */
+function dense(points: readonly Vec[]): Vec[] {
+  return points.flatMap((p, i) => {
+    const q = points[i + 1]
+    if (!q) return [p]
+    const many = Math.max(1, Math.ceil(Math.hypot(q[0] - p[0], q[1] - p[1], q[2] - p[2]) / 0.008))
+    return Array.from({ length: many }, (_, k): Vec => {
+      const t = k / many
+      return [p[0] + (q[0] - p[0]) * t, p[1] + (q[1] - p[1]) * t, p[2] + (q[2] - p[2]) * t]
+    })
+  })
+}
+
+function seenStretches(
+  points: readonly Vec[],
+  grid: Grid,
+  regions: Regions,
+  see: See,
+  give: number
+): Point[][] {
+  const stretches: Point[][] = []
+  let now: Point[] = []
+  for (const p of points) {
+    const at = see(p)
+    if (isSeen(grid, regions.near, at, give)) now.push(onPlane(at))
+    else if (now.length) {
+      stretches.push(now)
+      now = []
+    }
+  }
+  if (now.length) stretches.push(now)
+  return stretches.filter((line) => line.length > 1)
+}
+
+function strapPaths(figure: Figure, solved: Solved, see: See): string[] {
+  return figure.straps.map(([from, to]) => {
+    const end = (part: string) => onPlane(see(touchPoints(part, solved)[0]!.at))
+    return linePath([end(from), end(to)])
+  })
+}
+
+/** The floor, the wall and the frame of a drawing. */
+function frameOf(figure: Figure, solved: Solved, grid: Grid, view: View, see: See) {
+  let { x0: left, x1: right, y0: bottom, y1: top } = bounds(grid)
+  const hold = (points: readonly Point[], above = 0) => {
+    for (const [x, y] of points) {
+      left = Math.min(left, x)
+      right = Math.max(right, x)
+      bottom = Math.min(bottom, y)
+      top = Math.max(top, y + above)
+    }
+  }
+  // The floor is drawn where what touches it is nearest.
+  const touching = figure.contacts
+    .filter((contact) => contact.on === 'floor')
+    .flatMap((contact) =>
+      touchPoints(contact.part, solved).map(
+        ({ at: [x, y, z], radius }) => see([x, y - radius, z])[1]
+      )
+    )
+  const ground = touching.length ? Math.min(...touching) - 0.004 : see([0, 0, 0])[1]
+  const floor: string[] = []
+  if (figure.wall !== undefined && Math.abs(Math.sin((view.turn * Math.PI) / 180)) > 0.5) {
+    const [wx] = see([solved.pose.root[0], 0, figure.wall])
+    const high = Math.max(top + 0.04, 0.6)
+    floor.push(
+      linePath([
+        [wx, ground],
+        [wx, high],
+      ])
+    )
+    hold([[wx, high]])
+  }
+  if (view.tilt < FROM_ABOVE) {
+    bottom = Math.min(bottom, ground)
+    floor.push(
+      linePath([
+        [left - 0.06, ground],
+        [right + 0.06, ground],
+      ])
+    )
+  } else {
+    const mat = matUnder(figure, solved).map((corner) => onPlane(see(corner)))
+    floor.push(closed(mat))
+    hold(mat)
+  }
+  const pad = 0.07
+  return {
+    ground,
+    floor,
+    hold,
+    box: (): Drawing['box'] => [
+      (left - pad) * UNIT,
+      -(top + 0.03) * UNIT,
+      (right - left + 2 * pad) * UNIT,
+      (top - bottom + 0.05) * UNIT,
+    ],
+  }
+}
+
+function bounds({ parts, solids }: Grid) {
+  const all = parts.flatMap(({ cones }) =>
+    cones.flatMap((c): Point[] => [
+      [c.ax - c.ra, c.ay - c.ra],
+      [c.ax + c.ra, c.ay + c.ra],
+      [c.bx - c.rb, c.by - c.rb],
+      [c.bx + c.rb, c.by + c.rb],
+    ])
+  )
+  for (const { outline } of solids) all.push(...outline)
+  return {
+    x0: Math.min(...all.map((p) => p[0])),
+    x1: Math.max(...all.map((p) => p[0])),
+    y0: Math.min(...all.map((p) => p[1])),
+    y1: Math.max(...all.map((p) => p[1])),
+  }
+}

@@ -1,0 +1,153 @@
+import type { FlatPart, Grid, Point } from './fields'
+import { middleOf, readCone, type Reading } from './cones'
+import { FAR, indexIn, nearOnGrid, onGrid, toneAt } from './fields'
+import { partRings } from './regions'
+
+/** Lines along which a nearer part is seen to cross a farther one. */
+export interface Edge {
+  line: Point[]
+  /** Dark over dark has a line of paper; all else a line of ink. */
+  ink: 'line' | 'paper'
+}
+
+/** A joint this many radii wide is left without a line, so that the limb grows out of it. */
+const ROOT_CLEAR = 1.45
+/** By how much a part must be nearer to begin to be seen to cross, and to go on. */
+const BEGINS = 0.006
+const GOES_ON = -0.01
+/** The shortest line that is drawn, and the longest break in one that is closed. */
+const SHORTEST = { line: 0.026, paper: 0.045 }
+const BREAK = 0.02
+/** How far inside another part an edge must lie. */
+const INSIDE = 0.003
+/** Parts that are drawn whole by their own tone. */
+const UNLINED = new Set(['hair', 'left ear', 'right ear', 'neck'])
+
+const step = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])
+export const lengthOf = (line: readonly Point[]) =>
+  line.reduce((sum, point, i) => (i ? sum + step(point, line[i - 1]!) : 0), 0)
+
+const nearRoot = (part: FlatPart, x: number, y: number) =>
+  Math.hypot(x - part.root[0], y - part.root[1]) < part.cones[0]!.ra * ROOT_CLEAR
+
+const reading: Reading = { d: 0, gx: 0, gy: 0 }
+
+/** How near the edge of a part is at a place on it: as near as its middle there. */
+function edgeNear(part: FlatPart, x: number, y: number): number {
+  let [least, near] = [Infinity, -Infinity]
+  for (const c of part.cones) {
+    readCone(c, x, y, reading)
+    if (reading.d >= least) continue
+    least = reading.d
+    near = middleOf(c, x, y)
+  }
+  return near
+}
+
+type Crossing = 'line' | 'paper' | 'maybe' | 'no'
+
+/** All lines of a drawing where something nearer crosses something farther. */
+export function edgesOf(grid: Grid): Edge[] {
+  return grid.parts.flatMap((part) => (UNLINED.has(part.part.name) ? [] : crossings(part, grid)))
+}
+
+function crossings(part: FlatPart, grid: Grid): Edge[] {
+  const { parts, fields, solidFields } = grid
+  const reader = (point: Point): Crossing => {
+    const [x, y] = point
+    let found: Crossing = 'no'
+    let mine: number | undefined
+    let behind = -Infinity
+    for (const field of solidFields) {
+      if (onGrid(grid, field, x, y) > -INSIDE) continue
+      mine ??= edgeNear(part, x, y)
+      if (nearOnGrid(grid, field, x, y) > mine + 0.01) return 'no'
+    }
+    for (let j = 0; j < parts.length; j += 1) {
+      const other = parts[j]!
+      if (other === part) continue
+      const d = onGrid(grid, fields[j]!, x, y)
+      if (d >= FAR || d > -INSIDE) continue
+      mine ??= edgeNear(part, x, y)
+      const z = nearOnGrid(grid, fields[j]!, x, y)
+      const ahead = mine - z
+      if (ahead < GOES_ON) {
+        // Hidden; or where one grows out of the other there is no edge.
+        return 'no'
+      }
+      if (other.part.parent === part.part.name && nearRoot(other, x, y)) return 'no'
+      if (part.part.parent === other.part.name && nearRoot(part, x, y)) return 'no'
+      if (ahead > BEGINS && z > behind) {
+        behind = z
+        const dark = [toneAt(part, x, y, mine), toneAt(other, x, y, z)].map((t) => t !== 'skin')
+        found = dark[0] && dark[1] ? 'paper' : 'line'
+      } else if (found === 'no') found = 'maybe'
+    }
+    return found
+  }
+  return partRings(grid, part).flatMap((closedRing) => stretches(closedRing, reader))
+}
+
+/** Stretches of a ring that are edges, with short breaks closed. */
+function stretches(closedRing: Point[], read: (point: Point) => Crossing): Edge[] {
+  const ring = closedRing.slice(0, -1)
+  const states = ring.map(read)
+  const inkOf = (kinds: Crossing[]): Edge['ink'] =>
+    kinds.filter((kind) => kind === 'paper').length * 2 >
+    kinds.filter((kind) => kind === 'line' || kind === 'paper').length
+      ? 'paper'
+      : 'line'
+  // A ring is read from a place where nothing crosses.
+  const from = states.indexOf('no')
+  if (from < 0)
+    return states.some((state) => state !== 'maybe')
+      ? [{ line: closedRing, ink: inkOf(states) }]
+      : []
+  const edges: Edge[] = []
+  let line: Point[] = []
+  let kinds: Crossing[] = []
+  let broken: Point[] = []
+  const end = () => {
+    const ink = inkOf(kinds)
+    if (kinds.some((kind) => kind !== 'maybe') && lengthOf(line) > SHORTEST[ink])
+      edges.push({ line, ink })
+    line = []
+    kinds = []
+    broken = []
+  }
+  for (let i = 0; i < ring.length; i += 1) {
+    const n = (from + i) % ring.length
+    const [point, state] = [ring[n]!, states[n]!]
+    if (state === 'no') {
+      broken.push(point)
+      if (line.length && lengthOf([line.at(-1)!, ...broken]) > BREAK) end()
+      continue
+    }
+    // The tone changes: one line ends and another begins.
+    const before = kinds.findLast((kind) => kind !== 'maybe')
+    if (state !== 'maybe' && before && before !== state && kinds.length > 3) end()
+    if (line.length) line.push(...broken)
+    broken = []
+    line.push(point)
+    kinds.push(state)
+  }
+  end()
+  return edges
+}
+
+/** Whether a place on or near a surface is seen, as the depths of a grid say. */
+export function isSeen(
+  grid: Grid,
+  near: Float32Array,
+  [x, y, z]: readonly [number, number, number],
+  give: number
+): boolean {
+  const c = Math.round((x - grid.box.x0) / grid.cell)
+  const r = Math.round((y - grid.box.y0) / grid.cell)
+  if (c < 0 || r < 0 || c >= grid.w || r >= grid.h) return true
+  for (const field of grid.solidFields) {
+    const n = indexIn(field, c, r)
+    if (n >= 0 && field.d[n]! < -0.004 && field.z[n]! > z + give) return false
+  }
+  return near[r * grid.w + c]! <= z + give
+}
