@@ -29,7 +29,7 @@ for (const cell of [0.006, 0.018]) {
     ringsOf(evened(reg.cloth, grid.w, grid.h), grid),
     ringsOf(evened(reg.hair, grid.w, grid.h), grid),
   ])
-  t('edges', () => edgesOf(grid))
+  t('edges', () => edgesOf(grid, reg))
   t('all', () => draw(f, s, cell === 0.006 ? {} : { cell }))
 }
 const trunk = fleshOf(s.body, s.placed)[0]!.cones
@@ -39,3 +39,18 @@ for (const seam of trunkSeams(s.body, s.placed, trunk))
     seam.points.length,
     seam.points.slice(0, 4).map((p) => p.map((v) => v.toFixed(3)).join(' '))
   )
+{
+  const flat = flatten(fleshOf(s.body, s.placed), see)
+  const grid = gridOf(flat, 0.006)
+  const g = (n: string) => grid.fields[grid.at.get(n)!]!
+  const [f, k] = [g(process.argv[3]!), g(process.argv[4]!)]
+  let n = 0, plus = 0, minus = 0
+  const lo = [1, -1]
+  for (let r = 0; r < grid.h; r++) for (let c = 0; c < grid.w; c++) {
+    const i = (q: typeof f) => { const x = c - q.c0, y = r - q.r0; return x < 0 || y < 0 || x >= q.w || y >= q.h ? -1 : y * q.w + x }
+    const [a, b] = [i(f), i(k)]
+    if (a < 0 || b < 0) continue
+    if (f.d[a]! < -0.001 && k.d[b]! < -0.001) { n++; const d = f.z[a]! - k.z[b]!; if (d > 0) plus++; else minus++; lo[0] = Math.min(lo[0]!, d); lo[1] = Math.max(lo[1]!, d) }
+  }
+  console.log(process.argv.slice(3), { n, plus, minus }, lo)
+}

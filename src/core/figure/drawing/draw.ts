@@ -67,7 +67,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
   for (const solid of solids) add('prop', closed(solid.outline))
   for (const kind of ['body', 'cloth', 'hair'] as const)
     add(kind, regionPath(grid, regions[kind], fine))
-  for (const { line, ink } of edgesOf(grid))
+  for (const { line, ink } of edgesOf(grid, regions))
     add(
       ink === 'paper' ? 'gap' : 'edge',
       strokePath(line, WIDE[ink === 'paper' ? 'gap' : 'edge'], fine)
@@ -117,6 +117,9 @@ interface SurfaceLine {
   line: Point[]
 }
 
+/** The shortest stretch of a line that is drawn, in statures. */
+const LEAST = { seam: 0.04, crease: 0.016, face: 0.004 }
+
 /** The lines that lie on the body, where they are seen. */
 function surfaceLines(
   grid: Grid,
@@ -150,9 +153,7 @@ function surfaceLines(
       line,
     }))
   )
-  return [...seams, ...creases, ...face].filter(
-    ({ kind, line }) => lengthOf(line) > (kind === 'face' ? 0.004 : 0.016)
-  )
+  return [...seams, ...creases, ...face].filter(({ kind, line }) => lengthOf(line) > LEAST[kind])
 }
 
 /** The stretches of a line on a surface that look to the viewer, with enough points to be cut. */

@@ -1,7 +1,7 @@
 import type { FlatPart, Grid, Point } from './fields'
 import { middleOf, readCone, type Reading } from './cones'
-import { FAR, indexIn, nearOnGrid, onGrid, toneAt } from './fields'
-import { partRings } from './regions'
+import { type Field, indexIn, nearOnGrid, onGrid, toneAt } from './fields'
+import { partRings, type Regions, ringsOf } from './regions'
 
 /** Lines along which a nearer part is seen to cross a farther one. */
 export interface Edge {
@@ -20,6 +20,11 @@ const SHORTEST = { line: 0.026, paper: 0.045 }
 const BREAK = 0.02
 /** How far inside another part an edge must lie. */
 const INSIDE = 0.003
+/** What is nearer by more than this hides a place where two parts meet. */
+const HIDDEN = 0.012
+/** Two parts side by side touch when they are as near as this, and one is hardly behind the other. */
+const TOUCHING = 0.004
+const BESIDE = 0.03
 /** Parts that are drawn whole by their own tone. */
 const UNLINED = new Set(['hair', 'left ear', 'right ear', 'neck'])
 
@@ -46,13 +51,63 @@ function edgeNear(part: FlatPart, x: number, y: number): number {
 
 type Crossing = 'line' | 'paper' | 'maybe' | 'no'
 
-/** All lines of a drawing where something nearer crosses something farther. */
-export function edgesOf(grid: Grid): Edge[] {
-  return grid.parts.flatMap((part) => (UNLINED.has(part.part.name) ? [] : crossings(part, grid)))
+/**
+ * All lines of a drawing: where something nearer crosses something farther, and where two parts
+ * that touch meet.
+ */
+export function edgesOf(grid: Grid, regions: Pick<Regions, 'near'>): Edge[] {
+  const lined = grid.parts.filter(({ part }) => !UNLINED.has(part.name))
+  return [
+    ...lined.flatMap((part) => crossings(part, grid)),
+    ...lined.flatMap((a, i) => lined.slice(i + 1).flatMap((b) => meetings(a, b, grid, regions))),
+  ]
+}
+
+/** Dark beside dark has a line of paper. */
+const inkBetween = (a: FlatPart, b: FlatPart, x: number, y: number, za: number, zb: number) =>
+  toneAt(a, x, y, za) !== 'skin' && toneAt(b, x, y, zb) !== 'skin' ? 'paper' : 'line'
+
+const related = (a: FlatPart, b: FlatPart) =>
+  a.part.parent === b.part.name || b.part.parent === a.part.name
+
+/** Lines along which the surfaces of two parts go into each other: a foot pressed to a thigh. */
+function meetings(a: FlatPart, b: FlatPart, grid: Grid, { near }: Pick<Regions, 'near'>): Edge[] {
+  if (related(a, b)) return []
+  const [f, g] = [a, b].map(({ part }) => grid.fields[grid.at.get(part.name)!]!) as [Field, Field]
+  const [c0, c1] = [Math.max(f.c0, g.c0), Math.min(f.c0 + f.w, g.c0 + g.w)]
+  const [r0, r1] = [Math.max(f.r0, g.r0), Math.min(f.r0 + f.h, g.r0 + g.h)]
+  if (c1 - c0 < 3 || r1 - r0 < 3) return []
+  const [w, h] = [c1 - c0, r1 - r0]
+  const ahead = new Float64Array(w * h)
+  let [before, behind] = [false, false]
+  for (let r = r0; r < r1; r += 1)
+    for (let c = c0; c < c1; c += 1) {
+      const [m, n] = [indexIn(f, c, r), indexIn(g, c, r)]
+      const apart = f.z[m]! - g.z[n]!
+      const both = f.d[m]! < -INSIDE && g.d[n]! < -INSIDE
+      if (both && apart > 0) before = true
+      if (both && apart < 0) behind = true
+      // The part of it that is seen: inside, and not behind the other.
+      ahead[(r - r0) * w + c - c0] = Math.min(-f.d[m]!, Math.max(g.d[n]!, apart))
+    }
+  if (!before || !behind) return []
+  const { cell, box } = grid
+  const place = { ...box, x0: box.x0 + c0 * cell, y0: box.y0 + r0 * cell }
+  const reader = (point: Point): Crossing => {
+    const [x, y] = point
+    if (onGrid(grid, f, x, y) > -INSIDE * 1.3 || onGrid(grid, g, x, y) > -INSIDE * 1.3) return 'no'
+    const z = nearOnGrid(grid, f, x, y)
+    const c = Math.round((x - box.x0) / cell)
+    const r = Math.round((y - box.y0) / cell)
+    if (near[r * grid.w + c]! > z + HIDDEN) return 'no'
+    return inkBetween(a, b, x, y, z, z)
+  }
+  return ringsOf(ahead, { w, h, cell, box: place }).flatMap((ring) => stretches(ring, reader))
 }
 
 function crossings(part: FlatPart, grid: Grid): Edge[] {
   const { parts, fields, solidFields } = grid
+  const own = parts.indexOf(part)
   const reader = (point: Point): Crossing => {
     const [x, y] = point
     let found: Crossing = 'no'
@@ -67,9 +122,15 @@ function crossings(part: FlatPart, grid: Grid): Edge[] {
       const other = parts[j]!
       if (other === part) continue
       const d = onGrid(grid, fields[j]!, x, y)
-      if (d >= FAR || d > -INSIDE) continue
+      if (d > TOUCHING) continue
       mine ??= edgeNear(part, x, y)
       const z = nearOnGrid(grid, fields[j]!, x, y)
+      if (d > -INSIDE) {
+        // Side by side: the line between them is that of the first.
+        if (j > own && !related(part, other) && found === 'no' && Math.abs(mine - z) < BESIDE)
+          found = inkBetween(part, other, x, y, mine, z)
+        continue
+      }
       const ahead = mine - z
       if (ahead < GOES_ON) {
         // Hidden; or where one grows out of the other there is no edge.
@@ -79,8 +140,7 @@ function crossings(part: FlatPart, grid: Grid): Edge[] {
       if (part.part.parent === other.part.name && nearRoot(part, x, y)) return 'no'
       if (ahead > BEGINS && z > behind) {
         behind = z
-        const dark = [toneAt(part, x, y, mine), toneAt(other, x, y, z)].map((t) => t !== 'skin')
-        found = dark[0] && dark[1] ? 'paper' : 'line'
+        found = inkBetween(part, other, x, y, mine, z)
       } else if (found === 'no') found = 'maybe'
     }
     return found

@@ -124,7 +124,7 @@ export function creaseSeams(placed: Placed, parts: readonly FleshPart[]): Seam[]
     return [
       {
         name,
-        points: [1.7, 1.2, 0.9, 0.62].map((t) => add(joint, scale(way, deep * t))),
+        points: [1.6, 1.2, 0.95, 0.75].map((t) => add(joint, scale(way, deep * t))),
       },
     ]
   }
