@@ -5,6 +5,7 @@ import { readCard } from '@/core/formats'
 import {
   draw,
   type Figure,
+  figureShown,
   finalFigure,
   keyframesOf,
   readFigure,
@@ -25,6 +26,7 @@ const value = (name: string) => {
 }
 const size = Number(value('size') ?? 150)
 const only = value('only')?.split(',')
+const build = value('build')
 
 interface Form {
   name: string
@@ -32,7 +34,7 @@ interface Form {
 }
 
 const read = (name: string, data: unknown): Form[] => {
-  const { figure, problem } = readFigure(data)
+  const { figure, problem } = readFigure(build ? { ...(data as object), body: { build } } : data)
   if (!figure) console.error(`${name}: ${problem}`)
   return figure ? [{ name, figure }] : []
 }
@@ -51,7 +53,15 @@ function forms(): Form[] {
       const card = readCard(readFileSync(path.join(dir, name), 'utf8'))
       const last = finalFigure(card)
       const frames = flag('steps') ? keyframesOf(card).frames : last ? [last] : []
-      return frames.map(({ id, figure }) => ({ name: `${card.id} ${id}`, figure }))
+      return frames.map(({ id, figure }) => ({
+        name: `${card.id} ${id}`,
+        figure: figureShown(
+          card,
+          figure,
+          card.writtenFor,
+          build ? { builds: [build as 'usual'], buildsBy: 'card' } : undefined
+        ),
+      }))
     })
 }
 

@@ -10,6 +10,7 @@ export const SCHOOL_DEFAULTS = {
   turning: 'counterclockwise',
   cautionLead: LABELS.cautionLead,
   paper: 'A5',
+  buildsBy: 'card',
 } as const
 
 /** The rules that hold until a school sets its own. */
@@ -17,6 +18,7 @@ export const DEFAULT_SCHOOL: School = {
   name: '',
   conventions: {},
   severities: {},
+  builds: ['usual'],
   ...SCHOOL_DEFAULTS,
 }
 

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { Pace, Side } from './card'
 import { line, prose } from './wording'
 import { SCHOOL_DEFAULTS } from './defaultSchool'
-import { SEVERITIES } from './words'
+import { BUILDS, SEVERITIES, TURNS_OF_BUILDS } from './words'
 
 /** The rules of one school: what its cards share and where schools disagree. */
 export const School = z.strictObject({
@@ -19,6 +19,12 @@ export const School = z.strictObject({
   conventions: z.record(z.string(), line()).default({}),
   cautionLead: prose().default(SCHOOL_DEFAULTS.cautionLead),
   paper: z.enum(['A4', 'A5', 'A6']).default(SCHOOL_DEFAULTS.paper),
+  /** Bodies that are drawn, and what they take turns by. */
+  builds: z
+    .array(z.enum(BUILDS))
+    .min(1, { error: 'should be one body at least' })
+    .default(['usual']),
+  buildsBy: z.enum(TURNS_OF_BUILDS).default(SCHOOL_DEFAULTS.buildsBy),
   severities: z.record(z.string(), z.enum(SEVERITIES)).default({}),
 })
 export type School = z.infer<typeof School>

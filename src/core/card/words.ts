@@ -83,3 +83,10 @@ export const PROPS = [
   'folded mat',
   'cushion',
 ] as const
+
+/** Builds of the bodies that are drawn. */
+export const BUILDS = ['usual', 'slight', 'long', 'broad', 'heavy', 'older'] as const
+export type Build = (typeof BUILDS)[number]
+
+/** How a school’s builds take turns over its deck. */
+export const TURNS_OF_BUILDS = ['card', 'base'] as const

@@ -1,3 +1,5 @@
+import { BASES, type Build } from '../card'
+
 /**
  * The body in numbers: lengths as parts of stature, masses as parts of body mass.
  *
@@ -49,6 +51,85 @@ export interface BodyVariation {
   legs?: number
   arms?: number
   trunk?: number
+  build?: Build
+}
+
+/** How a build differs from the usual one: factors of its lengths and of its flesh. */
+interface BuildOf {
+  legs: number
+  arms: number
+  trunk: number
+  /** Of the flesh of limbs, chest, belly, and hips with buttocks. */
+  girth: { limbs: number; chest: number; belly: number; hips: number }
+  /** How far apart shoulders and hips are. */
+  wide: number
+  /** How far the neck stands ahead, in statures. */
+  stoop: number
+  hair: 'bun' | 'short' | 'light'
+}
+
+const plain = { limbs: 1, chest: 1, belly: 1, hips: 1 }
+
+/** Our own, set by looking; the lengths of all stay near the published table. */
+export const BUILD: Record<Build, BuildOf> = {
+  usual: { legs: 1, arms: 1, trunk: 1, girth: plain, wide: 1, stoop: 0, hair: 'bun' },
+  slight: {
+    legs: 0.98,
+    arms: 0.98,
+    trunk: 0.98,
+    girth: { limbs: 0.84, chest: 0.86, belly: 0.86, hips: 0.88 },
+    wide: 0.92,
+    stoop: 0,
+    hair: 'short',
+  },
+  long: {
+    legs: 1.06,
+    arms: 1.05,
+    trunk: 0.97,
+    girth: { limbs: 0.9, chest: 0.93, belly: 0.9, hips: 0.9 },
+    wide: 0.98,
+    stoop: 0,
+    hair: 'bun',
+  },
+  broad: {
+    legs: 0.97,
+    arms: 1,
+    trunk: 1.03,
+    girth: { limbs: 1.14, chest: 1.16, belly: 1.06, hips: 1 },
+    wide: 1.1,
+    stoop: 0,
+    hair: 'short',
+  },
+  heavy: {
+    legs: 0.98,
+    arms: 0.98,
+    trunk: 1.02,
+    girth: { limbs: 1.32, chest: 1.24, belly: 1.55, hips: 1.34 },
+    wide: 1.06,
+    stoop: 0.004,
+    hair: 'bun',
+  },
+  older: {
+    legs: 0.98,
+    arms: 1,
+    trunk: 0.97,
+    girth: { limbs: 0.88, chest: 0.98, belly: 1.14, hips: 1 },
+    wide: 0.96,
+    stoop: 0.02,
+    hair: 'light',
+  },
+}
+
+/** Which body is drawn on a card, by the school’s choice; a card always has the same. */
+export function buildOf(
+  { id, base }: { id: string; base: (typeof BASES)[number] },
+  { builds, buildsBy }: { builds: readonly Build[]; buildsBy: 'card' | 'base' }
+): Build {
+  const turn =
+    buildsBy === 'base'
+      ? BASES.indexOf(base)
+      : [...id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 100_003, 7)
+  return builds[turn % builds.length] ?? 'usual'
 }
 
 /** Lengths of one body, in statures. */
@@ -71,6 +152,11 @@ export interface Body {
   neckFrom: number
   neckUp: number
   headUp: number
+  /** How far the neck stands ahead. */
+  stoop: number
+  /** Factors of the flesh. */
+  girth: BuildOf['girth']
+  hair: BuildOf['hair']
 }
 
 /** Leg length, from the hip joint to the floor, in statures. */
@@ -80,8 +166,12 @@ export const legLength = (body: Body) => body.thigh + body.shank + body.ankleHei
  * The lengths of a body, in statures.
  * @param variation factors from 0.8 to 1.2
  */
-export function bodyOf({ legs = 1, arms = 1, trunk = 1 }: BodyVariation = {}): Body {
+export function bodyOf(variation: BodyVariation = {}): Body {
   const L = LENGTHS
+  const build = BUILD[variation.build ?? 'usual']
+  const [legs, arms, trunk] = (['legs', 'arms', 'trunk'] as const).map(
+    (part) => (variation[part] ?? 1) * build[part]
+  ) as [number, number, number]
   return {
     thigh: L.thigh * legs,
     shank: L.shank * legs,
@@ -90,14 +180,17 @@ export function bodyOf({ legs = 1, arms = 1, trunk = 1 }: BodyVariation = {}): B
     upperArm: L.upperArm * arms,
     forearm: L.forearm * arms,
     hand: L.hand * arms,
-    hipOut: L.hipBreadth * 0.26,
-    shoulderOut: L.biacromial * 0.44,
+    hipOut: L.hipBreadth * 0.26 * build.wide,
+    shoulderOut: L.biacromial * 0.44 * build.wide,
     pelvisUp: 0.05 * trunk,
     lowBackUp: 0.085 * trunk,
     shoulderUp: (L.shoulderHeight - L.hipHeight - 0.135) * trunk,
     neckFrom: (L.shoulderHeight - L.hipHeight - 0.135) * trunk + 0.012,
     neckUp: 0.045,
     headUp: 1 - L.shoulderHeight - 0.012 - 0.045,
+    stoop: build.stoop,
+    girth: build.girth,
+    hair: build.hair,
   }
 }
 

@@ -67,14 +67,14 @@ function rodsOf({ body, placed }: Standing): Rod[] {
       segment: 'lowBack',
       from: origin('pelvis'),
       to: origin('ribs'),
-      radius: TRUNK,
+      radius: TRUNK * body.girth.belly,
     },
     {
       name: 'chest',
       segment: 'ribs',
       from: origin('ribs'),
       to: pointIn(placed, 'ribs', [0, body.shoulderUp * 0.8, 0]),
-      radius: TRUNK,
+      radius: TRUNK * body.girth.chest,
     },
     {
       name: 'head',

@@ -112,12 +112,26 @@ const SIDE_OF = /^(left|right) (.+)$/
  */
 export function pointsOf(part: string, body: Body): ContactPoint[] | null {
   const middle = MIDDLE[part]
-  if (middle) return middle(body)
+  if (middle) return fleshed(middle(body), part, body)
   const [, side, name] = SIDE_OF.exec(part) ?? []
   const points = name === undefined ? undefined : SIDED[name]
   if (!points) return null
-  return points(body, side === 'left' ? 1 : -1, side as 'left' | 'right')
+  return fleshed(points(body, side === 'left' ? 1 : -1, side as 'left' | 'right'), name!, body)
 }
+
+/** Of the flesh of a part of the body, by the segment it lies on. */
+export function girthOn(segment: Segment, { girth }: Body): number {
+  if (segment === 'head' || segment === 'neck' || /Hand|Foot|Toes/.test(segment)) return 1
+  if (segment === 'pelvis') return girth.hips
+  return segment === 'lowBack' ? girth.belly : segment === 'ribs' ? girth.chest : girth.limbs
+}
+
+/** Balls of flesh as thick as they are on this body. */
+const fleshed = (points: ContactPoint[], part: string, body: Body): ContactPoint[] =>
+  points.map((point) => {
+    const girth = part === 'belly' ? body.girth.belly : girthOn(point.segment, body)
+    return girth === 1 ? point : { ...point, radius: point.radius * girth }
+  })
 
 /** A point by which a part touches, in space: the middle of its ball, and the ball's radius. */
 export interface TouchPoint {
@@ -168,10 +182,26 @@ export const LIMBS: Record<
   string,
   (body: Body, side: 'left' | 'right') => { segment: Segment; length: number; radius: number }
 > = {
-  thigh: (b, side) => ({ segment: seg(side, 'Thigh'), length: b.thigh, radius: 0.042 }),
-  shin: (b, side) => ({ segment: seg(side, 'Shank'), length: b.shank, radius: 0.028 }),
-  'upper arm': (b, side) => ({ segment: seg(side, 'UpperArm'), length: b.upperArm, radius: 0.026 }),
-  forearm: (b, side) => ({ segment: seg(side, 'Forearm'), length: b.forearm, radius: 0.02 }),
+  thigh: (b, side) => ({
+    segment: seg(side, 'Thigh'),
+    length: b.thigh,
+    radius: 0.042 * b.girth.limbs,
+  }),
+  shin: (b, side) => ({
+    segment: seg(side, 'Shank'),
+    length: b.shank,
+    radius: 0.028 * b.girth.limbs,
+  }),
+  'upper arm': (b, side) => ({
+    segment: seg(side, 'UpperArm'),
+    length: b.upperArm,
+    radius: 0.026 * b.girth.limbs,
+  }),
+  forearm: (b, side) => ({
+    segment: seg(side, 'Forearm'),
+    length: b.forearm,
+    radius: 0.02 * b.girth.limbs,
+  }),
   hand: (b, side) => ({ segment: seg(side, 'Hand'), length: b.hand, radius: 0.012 }),
   foot: (b, side) => ({ segment: seg(side, 'Foot'), length: b.ankleHeight, radius: 0.022 }),
 }

@@ -6,7 +6,8 @@ import { place, type Pose } from './skeleton'
 import { solve, type Solved, type Standing } from './solve'
 import { type Figure, SURFACES } from './spec'
 import { add } from './vec'
-import { unseen, type View, viewOf } from './view'
+import { unseen, type View } from './view'
+import { viewOf } from './drawing/chosenView'
 
 /** A part that is pulled on the drawing: from a pose, by so much to the right and up, in statures. */
 export interface Pull {

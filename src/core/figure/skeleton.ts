@@ -290,7 +290,7 @@ export const JOINTS: readonly Joint[] = [
   {
     segment: 'neck',
     parent: 'ribs',
-    at: (b) => [0, b.neckFrom, 0],
+    at: (b) => [0, b.neckFrom, b.stoop],
     angles: SPINAL.map((name) => indexOf('neck', name)),
     rotation: spine,
   },

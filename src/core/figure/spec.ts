@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { BUILDS } from '../card'
 import { ANGLE_INDEX, ANGLES } from './skeleton'
 import { LIMBS, PARTS } from './parts'
 
@@ -88,6 +89,7 @@ export const Figure = z.strictObject({
       legs: z.number().min(0.8).max(1.2).optional(),
       arms: z.number().min(0.8).max(1.2).optional(),
       trunk: z.number().min(0.8).max(1.2).optional(),
+      build: z.enum(BUILDS, { error: () => `should be one of: ${BUILDS.join(', ')}` }).optional(),
     })
     .optional(),
 })

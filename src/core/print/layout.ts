@@ -25,7 +25,7 @@ import {
 } from '../card'
 import {
   type Figure,
-  figureLedFrom,
+  figureShown,
   finalFigure,
   handSizesOf,
   type Keyframe,
@@ -81,8 +81,8 @@ const aside = (...words: (string | undefined)[]): Line => {
 const onOf = ({ labels }: Laying, { on }: { on: keyof Labels['on'] }) =>
   on === 'both' ? '' : labels.on[on]
 
-const ledFigure = ({ card }: Laying, figure: Figure, side: Side) =>
-  figureLedFrom(card, figure, side)
+const ledFigure = ({ card, school }: Laying, figure: Figure, side: Side) =>
+  figureShown(card, figure, side, school)
 const formAt = ({ frames }: Laying, id: string) => frames.find((frame) => frame.id === id)?.figure
 
 function drawnForm(of: Laying, id: string, caption: string, side: Side): Drawn | undefined {

@@ -3,6 +3,7 @@ import { type Drawing, groupsOf, inkOf, type Palette, viewBoxOf } from '@/core/f
 const PALETTE: Palette = {
   cloth: 'var(--figure-cloth)',
   hair: 'var(--figure-hair)',
+  lightHair: 'var(--figure-light-hair)',
   skin: 'var(--figure-skin)',
   paper: 'var(--figure-gap)',
   line: 'var(--figure-line)',

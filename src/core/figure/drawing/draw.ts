@@ -3,10 +3,11 @@ import { touchPoints } from '../parts'
 import type { Solved } from '../solve'
 import type { Figure } from '../spec'
 import { dot, mid, norm, sub, type Vec } from '../vec'
-import { lens, type Seen, type View, viewOf } from '../view'
+import { lens, type Seen, type View } from '../view'
+import { viewOf } from './chosenView'
 import { edgesOf, isSeen, lengthOf } from './edges'
 import { faceLines } from './face'
-import { flatten, type Grid, gridOf, type Point } from './fields'
+import { boxOf, type FlatPart, flatten, type Grid, gridOf, type Point } from './fields'
 import { fleshOf, type FleshPart } from './flesh'
 import { handForms } from './handForms'
 import { lettersOf, partLetters } from './letters'
@@ -14,7 +15,15 @@ import { closed, linePath, ringPath, strokePath, UNIT } from './paths'
 import { FROM_ABOVE, matUnder, propPlacements } from './propPlaces'
 import { propSolids } from './props'
 import { viewerOf } from './solids'
-import { bodyField, evened, type Regions, ringsOf, seenOf } from './regions'
+import {
+  bodyField,
+  evenRings,
+  plainRings,
+  type Regions,
+  seenOf,
+  type Share,
+  shareOf,
+} from './regions'
 import { creaseSeams, trunkSeams } from './seams'
 import { type Kind, KINDS, type Letter, type Shape } from './shapes'
 
@@ -53,7 +62,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
   const cell = options.cell ?? FINE
   const fine = options.cell === undefined
   const see = lens(view)
-  const flesh = fleshOf(solved.body, solved.placed, handForms(figure, solved))
+  const flesh = fleshOf(solved.body, solved.placed, handForms(figure, solved), fine)
   const flat = flatten(flesh, see)
   const solids = propPlacements(figure, solved)
     .flatMap(({ kind, place }) => propSolids(kind, place, see))
@@ -66,13 +75,16 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
   if (options.ghost) add('ghost', ghostPath(options.ghost, see, cell * 1.5))
   for (const solid of solids) add('prop', closed(solid.outline))
   for (const kind of ['body', 'cloth', 'hair'] as const)
-    add(kind, regionPath(grid, regions[kind], fine))
-  for (const { line, ink } of edgesOf(grid, regions))
+    add(
+      kind === 'hair' && solved.body.hair === 'light' ? 'lightHair' : kind,
+      regionPath(grid, regions[kind], shareOf(grid, HAS[kind]), fine)
+    )
+  for (const { line, ink } of edgesOf(grid, regions, fine))
     add(
       ink === 'paper' ? 'gap' : 'edge',
       strokePath(line, WIDE[ink === 'paper' ? 'gap' : 'edge'], fine)
     )
-  for (const { kind, line } of surfaceLines(grid, regions, flesh, solved, see))
+  for (const { kind, line } of surfaceLines(grid, regions, flesh, solved, see, fine))
     add(kind, strokePath(line, WIDE[kind], fine, kind === 'seam' ? 0.012 : undefined))
   for (const solid of solids)
     for (const line of solid.lines)
@@ -99,17 +111,23 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
 
 const onPlane = ([x, y]: Seen): Point => [x, y]
 
+/** The parts that have something of a tone. */
+const HAS = {
+  body: () => true,
+  cloth: ({ part }: FlatPart) => part.tone === 'cloth',
+  hair: ({ part }: FlatPart) => part.tone === 'hair',
+}
+
 /** What is seen of a tone, as one path; specks are left out. */
-function regionPath(grid: Grid, field: Float64Array, fine: boolean): string {
-  return ringsOf(evened(field, grid.w, grid.h), grid)
+const regionPath = (grid: Grid, field: Float64Array, share: Share, fine: boolean): string =>
+  (fine ? evenRings : plainRings)(field, grid, share)
     .filter((ring) => lengthOf(ring) > grid.cell * 5)
     .map((ring) => ringPath(ring, fine))
     .join('')
-}
 
 function ghostPath(ghost: Solved, see: See, cell: number): string {
   const grid = gridOf(flatten(fleshOf(ghost.body, ghost.placed), see), cell)
-  return regionPath(grid, bodyField(grid), true)
+  return regionPath(grid, bodyField(grid), shareOf(grid, HAS.body), true)
 }
 
 interface SurfaceLine {
@@ -126,11 +144,12 @@ function surfaceLines(
   regions: Regions,
   flesh: readonly FleshPart[],
   solved: Solved,
-  see: See
+  see: See,
+  fine: boolean
 ): SurfaceLine[] {
   const trunk = flesh.find(({ name }) => name === 'trunk')!.cones
   const toViewer = viewerOf(see)
-  const seams = trunkSeams(solved.body, solved.placed, trunk).flatMap(({ points, ways }) =>
+  const seams = trunkSeams(solved.body, solved.placed, trunk, fine).flatMap(({ points, ways }) =>
     facing(points, ways!, toViewer)
       .flatMap((run) => seenStretches(run, grid, regions, see, 0.03))
       .map((line) => ({
@@ -281,19 +300,12 @@ function frameOf(figure: Figure, solved: Solved, grid: Grid, view: View, see: Se
 }
 
 function bounds({ parts, solids }: Grid) {
-  const all = parts.flatMap(({ cones }) =>
-    cones.flatMap((c): Point[] => [
-      [c.ax - c.ra, c.ay - c.ra],
-      [c.ax + c.ra, c.ay + c.ra],
-      [c.bx - c.rb, c.by - c.rb],
-      [c.bx + c.rb, c.by + c.rb],
-    ])
-  )
-  for (const { outline } of solids) all.push(...outline)
-  return {
-    x0: Math.min(...all.map((p) => p[0])),
-    x1: Math.max(...all.map((p) => p[0])),
-    y0: Math.min(...all.map((p) => p[1])),
-    y1: Math.max(...all.map((p) => p[1])),
+  const all = boxOf(parts, 0)
+  for (const { box } of solids) {
+    all.x0 = Math.min(all.x0, box.x0)
+    all.x1 = Math.max(all.x1, box.x1)
+    all.y0 = Math.min(all.y0, box.y0)
+    all.y1 = Math.max(all.y1, box.y1)
   }
+  return all
 }

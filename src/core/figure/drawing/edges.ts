@@ -26,6 +26,7 @@ const HIDDEN = 0.012
 const TOUCHING = 0.004
 const BESIDE = 0.03
 /** Parts that are drawn whole by their own tone. */
+const SMALL = /hand|foot|head|trunk/
 const UNLINED = new Set(['hair', 'left ear', 'right ear', 'neck'])
 
 const step = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])
@@ -54,12 +55,17 @@ type Crossing = 'line' | 'paper' | 'maybe' | 'no'
 /**
  * All lines of a drawing: where something nearer crosses something farther, and where two parts
  * that touch meet.
+ * @param fine also those of hands, feet and head
  */
-export function edgesOf(grid: Grid, regions: Pick<Regions, 'near'>): Edge[] {
-  const lined = grid.parts.filter(({ part }) => !UNLINED.has(part.name))
+export function edgesOf(grid: Grid, regions: Pick<Regions, 'near'>, fine = true): Edge[] {
+  const lined = grid.parts.filter(
+    ({ part }) => !UNLINED.has(part.name) && (fine || !SMALL.test(part.name))
+  )
   return [
     ...lined.flatMap((part) => crossings(part, grid)),
-    ...lined.flatMap((a, i) => lined.slice(i + 1).flatMap((b) => meetings(a, b, grid, regions))),
+    ...(fine
+      ? lined.flatMap((a, i) => lined.slice(i + 1).flatMap((b) => meetings(a, b, grid, regions)))
+      : []),
   ]
 }
 
@@ -72,8 +78,8 @@ const related = (a: FlatPart, b: FlatPart) =>
 
 /** Lines along which the surfaces of two parts go into each other: a foot pressed to a thigh. */
 function meetings(a: FlatPart, b: FlatPart, grid: Grid, { near }: Pick<Regions, 'near'>): Edge[] {
-  if (related(a, b)) return []
   const [f, g] = [a, b].map(({ part }) => grid.fields[grid.at.get(part.name)!]!) as [Field, Field]
+  if (related(a, b) || !overlap(f, g)) return []
   const [c0, c1] = [Math.max(f.c0, g.c0), Math.min(f.c0 + f.w, g.c0 + g.w)]
   const [r0, r1] = [Math.max(f.r0, g.r0), Math.min(f.r0 + f.h, g.r0 + g.h)]
   if (c1 - c0 < 3 || r1 - r0 < 3) return []
@@ -108,19 +114,22 @@ function meetings(a: FlatPart, b: FlatPart, grid: Grid, { near }: Pick<Regions, 
 function crossings(part: FlatPart, grid: Grid): Edge[] {
   const { parts, fields, solidFields } = grid
   const own = parts.indexOf(part)
+  const field = fields[own]!
+  const beside = parts.flatMap((_, j) => (j !== own && overlap(field, fields[j]!) ? [j] : []))
+  const props = solidFields.filter((solid) => overlap(field, solid))
+  if (beside.length === 0) return []
   const reader = (point: Point): Crossing => {
     const [x, y] = point
     let found: Crossing = 'no'
     let mine: number | undefined
     let behind = -Infinity
-    for (const field of solidFields) {
+    for (const field of props) {
       if (onGrid(grid, field, x, y) > -INSIDE) continue
       mine ??= edgeNear(part, x, y)
       if (nearOnGrid(grid, field, x, y) > mine + 0.01) return 'no'
     }
-    for (let j = 0; j < parts.length; j += 1) {
+    for (const j of beside) {
       const other = parts[j]!
-      if (other === part) continue
       const d = onGrid(grid, fields[j]!, x, y)
       if (d > TOUCHING) continue
       mine ??= edgeNear(part, x, y)
@@ -147,6 +156,9 @@ function crossings(part: FlatPart, grid: Grid): Edge[] {
   }
   return partRings(grid, part).flatMap((closedRing) => stretches(closedRing, reader))
 }
+
+const overlap = (a: Field, b: Field) =>
+  a.c0 < b.c0 + b.w && b.c0 < a.c0 + a.w && a.r0 < b.r0 + b.h && b.r0 < a.r0 + a.h
 
 /** Stretches of a ring that are edges, with short breaks closed. */
 function stretches(closedRing: Point[], read: (point: Point) => Crossing): Edge[] {

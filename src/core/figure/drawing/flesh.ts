@@ -2,7 +2,7 @@ import type { Body } from '../body'
 import { type Placed, pointIn, type Segment } from '../skeleton'
 import type { Vec } from '../vec'
 import { type Cone, cone } from './cones'
-import { footCones, handCones, type HandForm } from './handsAndFeet'
+import { footCones, handCones, mittCones, type HandForm } from './handsAndFeet'
 
 /** The flesh that is drawn, as round cones. The radii are our own, set by looking. */
 
@@ -31,11 +31,15 @@ export interface Hands {
   right: HandForm
 }
 
-/** The parts of the body in space. */
+/**
+ * The parts of the body in space.
+ * @param fine with each finger; without, what is enough while a part is pulled
+ */
 export function fleshOf(
   body: Body,
   placed: Placed,
-  hands: Hands = { left: 'flat', right: 'flat' }
+  hands: Hands = { left: 'flat', right: 'flat' },
+  fine = true
 ): FleshPart[] {
   const at = (segment: Segment, x: number, y: number, z: number): Vec =>
     pointIn(placed, segment, [x, y, z])
@@ -43,7 +47,7 @@ export function fleshOf(
     trunkOf(body, at),
     ...headOf(body, at),
     ...([1, -1] as const).flatMap((s) => [
-      ...armOf(body, at, s, hands[sideOf(s)]),
+      ...armOf(body, at, s, hands[sideOf(s)], fine),
       ...legOf(body, at, s),
     ]),
   ]
@@ -53,19 +57,22 @@ export type At = (segment: Segment, x: number, y: number, z: number) => Vec
 
 function trunkOf(body: Body, at: At): FleshPart {
   const su = body.shoulderUp
+  const { chest: gc, belly: gb, hips: gh } = body.girth
+  // Where shoulders and hips are wider, so is the flesh between them.
+  const out = body.shoulderOut / 0.114
   const cones: Cone[] = []
   for (const s of [1, -1] as const) {
-    const hip = at('pelvis', s * 0.04, 0.0, 0.002)
+    const hip = at('pelvis', s * 0.04 * out, 0.0, 0.002)
     const waist = at('lowBack', s * 0.03, body.lowBackUp * 0.35, 0.004)
     const low = at('ribs', s * 0.034, su * 0.2, 0.004)
-    const chest = at('ribs', s * 0.046, su * 0.62, 0.004)
-    const top = at('ribs', s * 0.05, su * 0.93, -0.006)
+    const chest = at('ribs', s * 0.046 * out, su * 0.62, 0.004)
+    const top = at('ribs', s * 0.05 * out, su * 0.93, -0.006)
     cones.push(
-      cone(hip, 0.052, waist, 0.046),
-      cone(waist, 0.046, low, 0.047),
-      cone(low, 0.047, chest, 0.053),
-      cone(chest, 0.053, top, 0.036),
-      cone(at('pelvis', s * 0.042, -0.02, -0.018), 0.047, hip, 0.048),
+      cone(hip, 0.052 * gh, waist, 0.046 * gb),
+      cone(waist, 0.046 * gb, low, 0.047 * gb),
+      cone(low, 0.047 * gb, chest, 0.053 * gc),
+      cone(chest, 0.053 * gc, top, 0.036 * gc),
+      cone(at('pelvis', s * 0.042 * out, -0.02, -0.018), 0.047 * gh, hip, 0.048 * gh),
       cone(top, 0.034, at(`${sideOf(s)}UpperArm`, 0, 0.002, 0), 0.03),
       // From the neck down to the point of the shoulder.
       cone(
@@ -77,6 +84,16 @@ function trunkOf(body: Body, at: At): FleshPart {
     )
   }
   cones.push(cone(at('ribs', 0, su * 0.3, 0.004), 0.048, at('ribs', 0, su * 0.9, -0.004), 0.036))
+  // A belly stands ahead of the waist.
+  if (gb > 1.05)
+    cones.push(
+      cone(
+        at('lowBack', 0, body.lowBackUp * 0.75, 0.03 * gb - 0.006),
+        0.046 * gb,
+        at('pelvis', 0, body.pelvisUp * 0.7, 0.03 * gb - 0.012),
+        0.046 * gb
+      )
+    )
   return {
     name: 'trunk',
     limb: 'core',
@@ -127,6 +144,9 @@ function headOf(body: Body, at: At): FleshPart[] {
       root: head(0, 0.074, -0.016),
       tone: 'hair',
       cones: [
+        ...(body.hair === 'short'
+          ? []
+          : [cone(head(0, 0.1, -0.056), 0.018 * up, head(0, 0.104, -0.066), 0.0175 * up)]),
         ...([1, -1] as const).flatMap((s) => [
           cone(
             head(s * 0.004, 0.083, -0.012),
@@ -136,7 +156,6 @@ function headOf(body: Body, at: At): FleshPart[] {
           ),
         ]),
         cone(head(0, 0.06, -0.02), 0.0475 * up, head(0, 0.036, -0.022), 0.037 * up),
-        cone(head(0, 0.1, -0.056), 0.018 * up, head(0, 0.104, -0.066), 0.0175 * up),
       ],
     },
     ...([1, -1] as const).map((s): FleshPart => ({
@@ -157,12 +176,13 @@ function headOf(body: Body, at: At): FleshPart[] {
   ]
 }
 
-function armOf(body: Body, at: At, s: 1 | -1, form: HandForm): FleshPart[] {
+function armOf(body: Body, at: At, s: 1 | -1, form: HandForm, fine: boolean): FleshPart[] {
   const side = sideOf(s)
   const limb = `${side}Arm` as const
   const own = (name: string) => (x: number, y: number, z: number) =>
     at(`${side}${name}` as Segment, x, y, z)
   const [upper, fore, hand] = [own('UpperArm'), own('Forearm'), own('Hand')]
+  const g = body.girth.limbs
   const [shoulder, elbow, wrist] = [upper(0, 0, 0), fore(0, 0, 0), hand(0, 0, 0)]
   return [
     {
@@ -174,8 +194,8 @@ function armOf(body: Body, at: At, s: 1 | -1, form: HandForm): FleshPart[] {
       hem: hemAt(upper(0, -body.upperArm * 0.48, 0), shoulder, elbow),
       melt: 0.03,
       cones: [
-        cone(shoulder, 0.033, upper(0, -body.upperArm * 0.35, 0), 0.03),
-        cone(upper(0, -body.upperArm * 0.35, 0), 0.03, elbow, 0.0225),
+        cone(shoulder, 0.033 * g, upper(0, -body.upperArm * 0.35, 0), 0.03 * g),
+        cone(upper(0, -body.upperArm * 0.35, 0), 0.03 * g, elbow, 0.0225 * g),
       ],
     },
     {
@@ -186,8 +206,8 @@ function armOf(body: Body, at: At, s: 1 | -1, form: HandForm): FleshPart[] {
       tone: 'skin',
       melt: 0.03,
       cones: [
-        cone(elbow, 0.0225, fore(0, -body.forearm * 0.28, 0), 0.025),
-        cone(fore(0, -body.forearm * 0.28, 0), 0.025, wrist, 0.0152),
+        cone(elbow, 0.0225 * g, fore(0, -body.forearm * 0.28, 0), 0.025 * g),
+        cone(fore(0, -body.forearm * 0.28, 0), 0.025 * g, wrist, 0.0152 * (0.5 + g / 2)),
       ],
     },
     {
@@ -197,7 +217,7 @@ function armOf(body: Body, at: At, s: 1 | -1, form: HandForm): FleshPart[] {
       root: wrist,
       tone: 'skin',
       melt: 0.0035,
-      cones: handCones(body, hand, s, form),
+      cones: fine ? handCones(body, hand, s, form) : mittCones(body, hand, s),
     },
   ]
 }
@@ -214,6 +234,7 @@ function legOf(body: Body, at: At, s: 1 | -1): FleshPart[] {
   const own = (name: string) => (x: number, y: number, z: number) =>
     at(`${side}${name}` as Segment, x, y, z)
   const [thigh, shank, foot, toes] = [own('Thigh'), own('Shank'), own('Foot'), own('Toes')]
+  const g = body.girth.limbs
   const [hip, knee] = [thigh(0, 0, 0), shank(0, 0, 0)]
   return [
     {
@@ -225,9 +246,9 @@ function legOf(body: Body, at: At, s: 1 | -1): FleshPart[] {
       hem: hemAt(thigh(0, -body.thigh * 0.58, 0), hip, knee),
       melt: 0.03,
       cones: [
-        cone(thigh(0, 0.005, 0), 0.053, thigh(0, -body.thigh * 0.4, 0.003), 0.047),
-        cone(thigh(0, -body.thigh * 0.4, 0.003), 0.047, shank(0, 0.008, 0.001), 0.033),
-        cone(shank(0, 0.012, 0.008), 0.027, shank(0, -0.012, 0.009), 0.0255),
+        cone(thigh(0, 0.005, 0), 0.053 * g, thigh(0, -body.thigh * 0.4, 0.003), 0.047 * g),
+        cone(thigh(0, -body.thigh * 0.4, 0.003), 0.047 * g, shank(0, 0.008, 0.001), 0.033 * g),
+        cone(shank(0, 0.012, 0.008), 0.027 * g, shank(0, -0.012, 0.009), 0.0255 * g),
       ],
     },
     {
@@ -238,14 +259,14 @@ function legOf(body: Body, at: At, s: 1 | -1): FleshPart[] {
       tone: 'skin',
       melt: 0.03,
       cones: [
-        cone(shank(0, 0, 0.001), 0.0325, shank(0, -body.shank * 0.3, -0.009), 0.0345),
+        cone(shank(0, 0, 0.001), 0.0325 * g, shank(0, -body.shank * 0.3, -0.009), 0.0345 * g),
         cone(
           shank(0, -body.shank * 0.3, -0.009),
-          0.0345,
+          0.0345 * g,
           shank(0, -body.shank * 0.66, -0.005),
-          0.0235
+          0.0235 * g
         ),
-        cone(shank(0, -body.shank * 0.66, -0.005), 0.0235, foot(0, 0.006, -0.002), 0.0185),
+        cone(shank(0, -body.shank * 0.66, -0.005), 0.0235 * g, foot(0, 0.006, -0.002), 0.0185),
       ],
     },
     {

@@ -58,6 +58,13 @@ export function handCones(body: Body, hand: In, s: 1 | -1, form: HandForm): Cone
   return cones
 }
 
+/** A hand as it is enough while a part is pulled: without fingers of its own. */
+export const mittCones = ({ hand: long }: Body, hand: In, s: 1 | -1): Cone[] => [
+  cone(hand(0, -0.006, 0), 0.014, hand(0, -long * 0.5, 0), 0.0175),
+  cone(hand(0, -long * 0.5, 0), 0.0175, hand(0, -long * 0.9, 0.004), 0.011),
+  cone(hand(s * 0.015, -long * 0.16, 0.004), 0.0098, hand(s * 0.038, -long * 0.58, 0.012), 0.0055),
+]
+
 /** Heel, arch, ball and toes. */
 export function footCones(
   { ankleHeight: ah, foot: long }: Body,

@@ -98,13 +98,15 @@ export function ringPath(ring: readonly Point[], fine = true): string {
 
 /** A closed ring as a smooth curve through the middles of its sides. */
 function softPath(points: readonly Point[]): string {
-  const half = (i: number): Point => {
-    const [a, b] = [points[i % points.length]!, points[(i + 1) % points.length]!]
-    return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+  let [ax, ay] = [tenth(points[0]![0] * UNIT), tenth(-points[0]![1] * UNIT)]
+  let path = ''
+  for (let i = 1; i <= points.length + 1; i += 1) {
+    const point = points[i % points.length]!
+    const [bx, by] = [tenth(point[0] * UNIT), tenth(-point[1] * UNIT)]
+    const [mx, my] = [(ax + bx) / 20, (ay + by) / 20]
+    path += path ? `Q${ax / 10} ${ay / 10} ${mx} ${my}` : `M${mx} ${my}`
+    ;[ax, ay] = [bx, by]
   }
-  let path = `M${xy(half(0))}`
-  for (let i = 1; i <= points.length; i += 1)
-    path += `Q${xy(points[i % points.length]!)} ${xy(half(i))}`
   return `${path}Z`
 }
 

@@ -157,17 +157,56 @@ function toneField(here: readonly Here[], many: number, tone: Tone, added: numbe
   return best
 }
 
-/** Evens out a field over its neighbours, so that no seam of two parts leaves a nick. */
-export function evened(field: Float64Array, w: number, h: number): Float64Array {
-  const across = new Float64Array(field)
-  for (let r = 0; r < h; r += 1)
-    for (let n = r * w + 1, end = r * w + w - 1; n < end; n += 1)
-      across[n] = (field[n - 1]! + 2 * field[n]! + field[n + 1]!) / 4
-  const out = new Float64Array(across)
-  for (let n = w, end = w * (h - 1); n < end; n += 1)
-    out[n] = (across[n - w]! + 2 * across[n]! + across[n + w]!) / 4
-  return out
+/** A share of a grid: columns and rows from the first on. */
+export type Share = Pick<Field, 'c0' | 'r0' | 'w' | 'h'>
+
+/** The share of a grid that some parts have. */
+export function shareOf({ parts, fields }: Grid, which: (part: FlatPart) => boolean): Share {
+  const own = fields.filter((_, i) => which(parts[i]!))
+  const [c0, r0] = [Math.min(...own.map((f) => f.c0)), Math.min(...own.map((f) => f.r0))]
+  return {
+    c0,
+    r0,
+    w: Math.max(...own.map((f) => f.c0 + f.w)) - c0,
+    h: Math.max(...own.map((f) => f.r0 + f.h)) - r0,
+  }
 }
+
+/** The rings of a share of a field as it is. */
+export function plainRings(field: Float64Array, grid: Grid, share: Share): Point[][] {
+  const { c0, r0, w, h } = share
+  const own = new Float64Array(w * h)
+  for (let r = 0; r < h; r += 1) {
+    const from = (r0 + r) * grid.w + c0
+    own.set(field.subarray(from, from + w), r * w)
+  }
+  return ringsOf(own, { w, h, cell: grid.cell, box: placeOf(grid, share) })
+}
+
+/** The rings of a share of a field, evened out over its neighbours, so that no seam leaves a nick. */
+export function evenRings(field: Float64Array, grid: Grid, share: Share): Point[][] {
+  const { c0, r0, w, h } = share
+  const across = new Float64Array(w * h)
+  for (let r = 0; r < h; r += 1) {
+    const from = (r0 + r) * grid.w + c0
+    for (let c = 0; c < w; c += 1) {
+      const n = from + c
+      across[r * w + c] =
+        c === 0 || c === w - 1 ? field[n]! : (field[n - 1]! + 2 * field[n]! + field[n + 1]!) / 4
+    }
+  }
+  const even = new Float64Array(across)
+  for (let n = w, end = w * (h - 1); n < end; n += 1)
+    even[n] = (across[n - w]! + 2 * across[n]! + across[n + w]!) / 4
+  return ringsOf(even, { w, h, cell: grid.cell, box: placeOf(grid, share) })
+}
+
+/** Where a share of a grid begins. */
+const placeOf = ({ box, cell }: Grid, { c0, r0 }: Share) => ({
+  ...box,
+  x0: box.x0 + c0 * cell,
+  y0: box.y0 + r0 * cell,
+})
 
 /** The rings around where a field is above 0. */
 export function ringsOf(
@@ -187,12 +226,7 @@ export function ringsOf(
 /** The outline of one part alone. */
 export function partRings(grid: Grid, part: FlatPart): Point[][] {
   const field = grid.fields[grid.at.get(part.part.name)!]!
-  const inside = Float64Array.from(field.d, (d) => -d)
-  const { cell, box } = grid
-  return ringsOf(inside, {
-    w: field.w,
-    h: field.h,
-    cell,
-    box: { ...box, x0: box.x0 + field.c0 * cell, y0: box.y0 + field.r0 * cell },
-  })
+  const inside = new Float64Array(field.d.length)
+  for (let n = 0; n < inside.length; n += 1) inside[n] = -field.d[n]!
+  return ringsOf(inside, { w: field.w, h: field.h, cell: grid.cell, box: placeOf(grid, field) })
 }

@@ -36,8 +36,16 @@ export function surfaceAt(cones: readonly Cone[], from: Vec, way: Vec): Vec | nu
 
 type Place = readonly [segment: Segment, x: number, y: number, z: number]
 
-/** The lines of the trunk. */
-export function trunkSeams(body: Body, placed: Placed, trunk: readonly Cone[]): Seam[] {
+/**
+ * The lines of the trunk.
+ * @param fine also those across it
+ */
+export function trunkSeams(
+  body: Body,
+  placed: Placed,
+  trunk: readonly Cone[],
+  fine = true
+): Seam[] {
   const on = ([segment, x, y, z]: Place, way: Vec): [at: Vec, way: Vec][] => {
     const from = pointIn(placed, segment, [x, y, z])
     const out = sub(pointIn(placed, segment, [x + way[0], y + way[1], z + way[2]]), from)
@@ -63,8 +71,20 @@ export function trunkSeams(body: Body, placed: Placed, trunk: readonly Cone[]): 
     ['pelvis', 0, 0.0, 0],
     ['pelvis', 0, -0.03, 0],
   ]
-  const waist = Array.from({ length: 33 }, (_, i) => {
-    const angle = (i / 32) * 2 * Math.PI
+  const along = [
+    seam(
+      'middle',
+      down.slice(0, 8).flatMap((place) => on(place, [0, 0, 1]))
+    ),
+    seam(
+      'spine',
+      down.slice(0, 9).flatMap((place) => on(place, [0, 0, -1]))
+    ),
+  ]
+  if (!fine) return along
+  const around = 32
+  const waist = Array.from({ length: around + 1 }, (_, i) => {
+    const angle = (i / around) * 2 * Math.PI
     return on(['lowBack', 0, body.lowBackUp * 0.3, 0.002], [Math.cos(angle), 0, Math.sin(angle)])
   }).flat()
   const blades = ([1, -1] as const).map((s) =>
@@ -80,18 +100,7 @@ export function trunkSeams(body: Body, placed: Placed, trunk: readonly Cone[]): 
       ).flatMap(([x, y]) => on(['ribs', x, y, 0], [0, 0, -1]))
     )
   )
-  return [
-    seam(
-      'middle',
-      down.slice(0, 8).flatMap((place) => on(place, [0, 0, 1]))
-    ),
-    seam(
-      'spine',
-      down.slice(0, 9).flatMap((place) => on(place, [0, 0, -1]))
-    ),
-    seam('waist', waist),
-    ...blades,
-  ]
+  return [...along, seam('waist', waist), ...blades]
 }
 
 /** Joints that have a crease when they are bent by more than so many degrees. */

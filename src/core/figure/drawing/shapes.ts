@@ -7,6 +7,7 @@ export const KINDS = [
   'body',
   'cloth',
   'hair',
+  'lightHair',
   'edge',
   'gap',
   'seam',

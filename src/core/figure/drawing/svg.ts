@@ -6,6 +6,7 @@ export interface Palette {
   /** Clothed parts, hair, and skin, which is as light as paper. */
   cloth: string
   hair: string
+  lightHair: string
   skin: string
   /** Around the figure, and of the lines over what is dark. */
   paper: string
@@ -19,6 +20,7 @@ export interface Palette {
 export const PAPER_PALETTE: Palette = {
   cloth: '#4a6066',
   hair: '#1f2a2e',
+  lightHair: '#c3c8c4',
   skin: '#fffdf8',
   paper: '#fbfaf6',
   line: '#1f2a2e',
@@ -46,6 +48,10 @@ export function inkOf(kind: Kind, p: Palette, manner: Manner = 'tones'): Ink {
     case 'cloth':
     case 'hair':
       return manner === 'tones' ? filled(p[kind]) : drawn(p.line, kind === 'hair' ? 0.7 : 0.45)
+    case 'lightHair':
+      return manner === 'tones'
+        ? { fill: p.lightHair, stroke: p.line, width: 0.5 }
+        : drawn(p.line, 0.7)
     case 'edge':
     case 'face':
     case 'crease':
