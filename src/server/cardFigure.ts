@@ -1,14 +1,33 @@
-import { type Card, type Side, titleOf } from '@/core/card'
-import { bvhOf, drawnFigure, figureLedFrom, finalFigure, keyframesOf, svgOf } from '@/core/figure'
+import { type Build, type Card, type Side, titleOf } from '@/core/card'
+import {
+  bvhOf,
+  drawnFigure,
+  figureLedFrom,
+  figureShown,
+  finalFigure,
+  keyframesOf,
+  svgOf,
+} from '@/core/figure'
 
 /** The figure of one form of a card as SVG; null when it is not drawn. */
-export function cardFigureSvg(card: Card, side: Side, frameId?: string): string | null {
+export function cardFigureSvg(
+  card: Card,
+  side: Side,
+  frameId?: string,
+  build?: Build
+): string | null {
   const frame = frameId
     ? keyframesOf(card).frames.find((each) => each.id === frameId)
     : finalFigure(card)
   if (!frame) return null
-  const led = figureLedFrom(card, frame.figure, side)
-  return svgOf(drawnFigure(led, card.sides === 'sided'), { title: titleOf(card) })
+  const figure = figureShown(
+    card,
+    frame.figure,
+    side,
+    build && { builds: [build], buildsBy: 'card' }
+  )
+  const drawing = drawnFigure(figure, card.sides === 'sided')
+  return svgOf(drawing, { title: titleOf(card), description: drawing.words })
 }
 
 /** Every figure of a card as the frames of a BVH file; null when none is drawn. */

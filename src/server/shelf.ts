@@ -1,6 +1,8 @@
 import { createHash } from 'node:crypto'
+import { buildOf } from '@/core/card'
 import type { ShelfCard } from '@/core/deck'
 import { db } from './db'
+import { loadSchool } from './school'
 
 /** The shelf, ready to send. */
 export interface PackedShelf {
@@ -13,7 +15,8 @@ const holder = globalThis as { notulaShelf?: PackedShelf }
 
 /** The shelf's cards, in order. */
 export async function shelfCards(): Promise<ShelfCard[]> {
-  return db()('cards')
+  const school = await loadSchool()
+  const cards: ShelfCard[] = await db()('cards')
     .whereNull('deleted_at')
     .orderBy(['base', 'number', 'title', 'id'])
     .select(
@@ -32,6 +35,10 @@ export async function shelfCards(): Promise<ShelfCard[]> {
       'current_version as version',
       'picture'
     )
+  return cards.map((card) => {
+    const build = buildOf(card, school)
+    return build === 'usual' ? card : { ...card, build }
+  })
 }
 
 /** The shelf as JSON, packed once for each revision of the deck. */

@@ -1,4 +1,5 @@
 export * from './blank'
+export * from './builds'
 export * from './card'
 export * from './cardRules'
 export * from './defaultSchool'

@@ -1,4 +1,4 @@
-import type { Card, SectionId, STATUSES } from '../card'
+import type { Build, Card, SectionId, STATUSES } from '../card'
 
 export type Status = (typeof STATUSES)[number]
 
@@ -8,6 +8,8 @@ export interface ShelfCard extends Pick<
   'id' | 'number' | 'base' | 'spine' | 'manner' | 'sides'
 > {
   title: string
+  /** The body that is drawn, where it is not the usual one. */
+  build?: Build
   sanskrit: string
   aliases: string
   status: Status

@@ -1,4 +1,4 @@
-import { BASES, type Build } from '../card'
+import type { Build } from '../card'
 
 /**
  * The body in numbers: lengths as parts of stature, masses as parts of body mass.
@@ -118,18 +118,6 @@ export const BUILD: Record<Build, BuildOf> = {
     stoop: 0.02,
     hair: 'light',
   },
-}
-
-/** Which body is drawn on a card, by the school’s choice; a card always has the same. */
-export function buildOf(
-  { id, base }: { id: string; base: (typeof BASES)[number] },
-  { builds, buildsBy }: { builds: readonly Build[]; buildsBy: 'card' | 'base' }
-): Build {
-  const turn =
-    buildsBy === 'base'
-      ? BASES.indexOf(base)
-      : [...id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 100_003, 7)
-  return builds[turn % builds.length] ?? 'usual'
 }
 
 /** Lengths of one body, in statures. */

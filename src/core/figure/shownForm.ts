@@ -1,5 +1,4 @@
-import { buildOf } from './body'
-import { type Card, type School, type Side } from '../card'
+import { buildOf, type Card, type School, type Side } from '../card'
 import { viewsOf } from './drawing/chosenView'
 import { figureLedFrom, finalFigure } from './ofCard'
 import { solved } from './solved'

@@ -1,4 +1,4 @@
-import type { Card, School, Side } from '@/core/card'
+import type { Build, Card, School, Side } from '@/core/card'
 import { type CsvTable, type ImportFile, type ImportItem, planImport, writeCsv } from '@/core/deck'
 import { writeJson, writeMarkdown } from '@/core/formats'
 import { filesOf, pack, UploadError } from '../archive'
@@ -48,8 +48,18 @@ export async function print({
 }
 
 /** The figure of one form of a card as SVG; null when it is not drawn. */
-export function figure({ card, side, of }: { card: Card; side: Side; of?: string }): string | null {
-  return cardFigureSvg(card, side, of)
+export function figure({
+  card,
+  side,
+  of,
+  build,
+}: {
+  card: Card
+  side: Side
+  of?: string
+  build?: Build
+}): string | null {
+  return cardFigureSvg(card, side, of, build)
 }
 
 /** Every figure of a card as BVH; null when none is drawn. */

@@ -16,6 +16,7 @@ import {
   TextInput,
 } from '@mantine/core'
 import { useDebouncedValue } from '@mantine/hooks'
+import dynamic from 'next/dynamic'
 import { useEffect, useMemo, useState } from 'react'
 import { breathsAMinute } from '@/core/breath'
 import {
@@ -35,6 +36,12 @@ import { api, ApiError } from '../shared/api'
 import { SeverityMark } from '../shared/SeverityMark'
 import { useDeckFindings } from '../shared/useDeckFindings'
 import classes from './SchoolPage.module.css'
+
+/** Drawn bodies come after the words. */
+const Bodies = dynamic(() => import('./Bodies').then(({ Bodies }) => Bodies), {
+  ssr: false,
+  loading: () => <Skeleton height={210} mt="xs" />,
+})
 
 interface Deck {
   school: School
@@ -185,6 +192,15 @@ function Form({ deck, onSaved }: { deck: Deck; onSaved: (school: School) => void
           value={school.cautionLead}
           onChange={(event) => set({ cautionLead: dropUnwritable(event.currentTarget.value) })}
         />
+      </section>
+
+      <section className={classes.part} aria-labelledby="bodies">
+        <h2 id="bodies">Bodies that are drawn</h2>
+        <Text size="sm" c="dimmed">
+          Pick those that trainees should see themselves in. More than one take turns over the deck;
+          a card always has the same.
+        </Text>
+        <Bodies school={school} onChange={set} />
       </section>
 
       <section className={classes.part} aria-labelledby="conventions">

@@ -12,7 +12,7 @@ const PALETTE: Palette = {
 }
 
 interface Props {
-  drawing: Drawing
+  drawing: Drawing & { words?: string }
   label: string
   className?: string
 }
@@ -20,7 +20,12 @@ interface Props {
 /** A drawn figure in the page, in the inks of its scheme. */
 export function FigureSvg({ drawing, label, className }: Props) {
   return (
-    <svg role="img" aria-label={label} className={className} viewBox={viewBoxOf(drawing.box)}>
+    <svg
+      role="img"
+      aria-label={drawing.words ? `${label}. ${drawing.words}` : label}
+      className={className}
+      viewBox={viewBoxOf(drawing.box)}
+    >
       {groupsOf(drawing.shapes).map(({ kind, paths }) => {
         const { fill, stroke, width } = inkOf(kind, PALETTE)
         return (

@@ -36,7 +36,7 @@ export function CardTile({ card }: { card: ShelfCard }) {
         // eslint-disable-next-line @next/next/no-img-element -- a drawing of our own, already small
         <img
           className={classes.figure}
-          src={`/api/cards/${card.id}/figure?p=${card.picture}&way=${DRAWN_AS}`}
+          src={`/api/cards/${card.id}/figure?p=${card.picture}&way=${DRAWN_AS}${card.build ? `&build=${card.build}` : ''}`}
           alt=""
           loading="lazy"
           decoding="async"

@@ -1,7 +1,8 @@
 import type { Mark } from '../marks'
 import { touchPoints } from '../parts'
 import type { Solved } from '../solve'
-import type { Figure } from '../spec'
+import { mirroredPose, place } from '../skeleton'
+import { type Figure, mirroredFigure } from '../spec'
 import { dot, mid, norm, sub, type Vec } from '../vec'
 import { lens, type Seen, type View } from '../view'
 import { viewOf } from './chosenView'
@@ -11,7 +12,7 @@ import { boxOf, type FlatPart, flatten, type Grid, gridOf, type Point } from './
 import { fleshOf, type FleshPart } from './flesh'
 import { handForms } from './handForms'
 import { lettersOf, partLetters } from './letters'
-import { closed, linePath, ringPath, strokePath, UNIT } from './paths'
+import { closed, linePath, mirroredPath, ringPath, strokePath, UNIT } from './paths'
 import { FROM_ABOVE, matUnder, propPlacements } from './propPlaces'
 import { propSolids } from './props'
 import { viewerOf } from './solids'
@@ -59,6 +60,51 @@ const WIDE = { edge: 0.0075, gap: 0.0085, seam: 0.0055, crease: 0.0065, face: 0.
  */
 export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}): Drawing {
   const view = options.view ?? viewOf(figure, solved)
+  // Of a figure and its mirror always the same one is drawn, so that both are exactly alike.
+  if (options.cell !== undefined || !isOther(view, solved))
+    return drawAsItIs(figure, solved, view, options)
+  const across = (p: Vec): Vec => [-p[0], p[1], p[2]]
+  const { ghost, marks } = options
+  return mirroredDrawing(
+    drawAsItIs(
+      mirroredFigure(figure),
+      mirroredSolved(solved),
+      { ...view, turn: -view.turn },
+      {
+        ...options,
+        ...(ghost ? { ghost: mirroredSolved(ghost) } : {}),
+        ...(marks ? { marks: marks.map((line) => line.map(across)) } : {}),
+      }
+    ),
+    view
+  )
+}
+
+/** Whether the mirror of a figure is the one that is drawn: seen from its right, or turned there. */
+function isOther({ turn }: View, { pose }: Solved): boolean {
+  const side = Math.sin((turn * Math.PI) / 180)
+  if (Math.abs(side) > 1e-9) return side < 0
+  const mirrored = mirroredPose(pose).angles
+  const first = pose.angles.findIndex((angle, i) => Math.abs(angle - mirrored[i]!) > 1e-6)
+  return first >= 0 && pose.angles[first]! < mirrored[first]!
+}
+
+function mirroredSolved(solved: Solved): Solved {
+  const pose = mirroredPose(solved.pose)
+  return { ...solved, pose, placed: place(solved.body, pose) }
+}
+
+function mirroredDrawing({ box, shapes, letters }: Drawing, view: View): Drawing {
+  const [left, top, width, height] = box
+  return {
+    view,
+    box: [-(left + width), top, width, height],
+    shapes: shapes.map(({ kind, path }) => ({ kind, path: mirroredPath(path) })),
+    letters: letters.map(({ text, x, y }) => ({ text: text === 'L' ? 'R' : 'L', x: -x, y })),
+  }
+}
+
+function drawAsItIs(figure: Figure, solved: Solved, view: View, options: DrawOptions): Drawing {
   const cell = options.cell ?? FINE
   const fine = options.cell === undefined
   const see = lens(view)

@@ -117,7 +117,7 @@ export function gridOf(
   solids: readonly Solid[] = []
 ): Grid {
   const body = boxOf(parts, REACH + cell * 2)
-  const box = solids.reduce<Box>(
+  const whole = solids.reduce<Box>(
     (all, { box: one }) => ({
       x0: Math.min(all.x0, one.x0 - cell * 3),
       y0: Math.min(all.y0, one.y0 - cell * 3),
@@ -126,8 +126,16 @@ export function gridOf(
     }),
     body
   )
-  const w = Math.ceil((box.x1 - box.x0) / cell) + 1
-  const h = Math.ceil((box.y1 - box.y0) / cell) + 1
+  // The grid lies the same way round the middle line, so that a mirrored figure meets it mirrored.
+  const snap = (value: number, to: (value: number) => number) => to(value / cell) * cell
+  const box: Box = {
+    x0: snap(whole.x0, Math.floor),
+    y0: snap(whole.y0, Math.floor),
+    x1: snap(whole.x1, Math.ceil),
+    y1: snap(whole.y1, Math.ceil),
+  }
+  const w = Math.round((box.x1 - box.x0) / cell) + 1
+  const h = Math.round((box.y1 - box.y0) / cell) + 1
   return {
     parts,
     solids,

@@ -160,3 +160,22 @@ function evenLine(line: readonly Point[]): Point[] {
 export const linePath = (line: readonly Point[]) => `M${line.map(xy).join('L')}`
 
 export const closed = (points: readonly Point[]) => `M${points.map(xy).join('L')}Z`
+
+/** A path seen in a mirror: each second number is an x, and changes its sign. */
+export const mirroredPath = (path: string): string =>
+  path.replace(/([McLQ])([^McLQZ]*)/g, (_, command: string, told: string) => {
+    const values = told.match(/-?(?:\d+\.?\d*|\.\d+)/g) ?? []
+    const other = values.map((value, i) =>
+      i % 2
+        ? value
+        : value.startsWith('-')
+          ? value.slice(1)
+          : Number(value) === 0
+            ? value
+            : `-${value}`
+    )
+    return (
+      command +
+      other.map((value, i) => (i && !value.startsWith('-') ? ` ${value}` : value)).join('')
+    )
+  })

@@ -1,5 +1,7 @@
 /** English: what is measured on a figure, what its angles mean, and what it says of itself. */
 
+import type { PoseFacts } from '../poseFacts'
+
 /** What each measure means. */
 const measures: Record<string, string> = {
   'low back arc': 'bend of the low back; forward above 0',
@@ -97,7 +99,67 @@ const starts: Record<string, string> = {
   'side-lying': 'Lying on the left side',
 }
 
+const listed = (words: readonly string[]) =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+
+const surface = (on: string) => (on === 'floor' || on === 'wall' ? `the ${on}` : withArticle(on))
+const withArticle = (on: string) => {
+  if (/^(?:left|right)/.test(on)) return `the ${on}`
+  const [kind, height] = on.split(' ')
+  return height ? `a ${height} ${kind}` : `a ${kind}`
+}
+
+/** A pose in words: what touches what, how the trunk is, what bends, where the hands are. */
+function pose(facts: PoseFacts): string {
+  const { trunk, spine, hands } = facts
+  const contacts = facts.contacts.map(({ on, parts }) => `On ${surface(on)}: ${listed(parts)}.`)
+  const trunkIs =
+    trunk.way === 'upright' || trunk.way === 'upside-down'
+      ? trunk.way === 'upright'
+        ? 'upright'
+        : 'upside down'
+      : `${trunk.lean > 65 ? 'level, tipped' : 'leaning'} ${trunk.way === 'left' || trunk.way === 'right' ? `to the ${trunk.way}` : trunk.way}`
+  const bends = [
+    Math.abs(spine.bend) >= 20 &&
+      `${spine.bend > 0 ? 'rounded' : 'arched'} ${Math.abs(spine.bend)}°`,
+    Math.abs(spine.side) >= 12 &&
+      `bent to the ${spine.side > 0 ? 'left' : 'right'} ${Math.abs(spine.side)}°`,
+    Math.abs(spine.turn) >= 12 &&
+      `turned to the ${spine.turn > 0 ? 'left' : 'right'} ${Math.abs(spine.turn)}°`,
+  ].filter(Boolean)
+  const bent = facts.bent.map(({ joint, left, right }) =>
+    left !== null && right !== null && Math.abs(left - right) < 8
+      ? `Both ${joint}s bent ${left}°.`
+      : `${[left !== null && `Left ${joint} bent ${left}°`, right !== null && `${left !== null ? 'right' : 'Right'} ${joint} bent ${right}°`].filter(Boolean).join(', ')}.`
+  )
+  const raised = { up: 'raised', level: 'at shoulder height', down: '' }
+  const arms =
+    hands.left === hands.right
+      ? raised[hands.left] && `Both hands ${raised[hands.left]}.`
+      : (['left', 'right'] as const)
+          .flatMap((side) =>
+            raised[hands[side]]
+              ? [`${side === 'left' ? 'Left' : 'Right'} hand ${raised[hands[side]]}.`]
+              : []
+          )
+          .join(' ')
+  return [
+    ...contacts,
+    `Trunk ${[trunkIs, ...bends].join(', ')}.`,
+    ...bent,
+    arms,
+    Math.abs(facts.head) >= 20 ? `Head turned to the ${facts.head > 0 ? 'left' : 'right'}.` : '',
+    facts.view === 'front' || facts.view === 'back'
+      ? `Seen from the ${facts.view}.`
+      : `Seen from the person’s ${facts.view}.`,
+    facts.hidden.length ? `Hidden there: ${listed(facts.hidden)}.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+
 export const englishFigure = {
+  pose,
   measures,
   angles,
   starts,

@@ -1,6 +1,7 @@
 import type {
   Base,
   Breath,
+  Build,
   Card,
   Manner,
   On,
@@ -21,6 +22,15 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
 const range = (least: number, most: number | undefined, one: string) =>
   most === undefined ? count(least, one) : `${least} to ${count(most, one)}`
 const tenth = (value: number) => Math.round(value * 10) / 10
+
+const build: Record<Build, string> = {
+  usual: 'usual',
+  slight: 'slight',
+  long: 'long',
+  broad: 'broad',
+  heavy: 'heavy',
+  older: 'older',
+}
 
 const verdict: Record<Verdict, string> = {
   avoid: 'avoid',
@@ -316,6 +326,7 @@ export const englishLabels = {
   manner,
   breath,
   verdict,
+  build,
   on,
   region,
   status,
