@@ -98,7 +98,7 @@ test('time tells each side, between them and in all, in seconds', () => {
 test('figure draws a form, or tells it in numbers, for each side', () => {
   const svg = notula(['figure', 'demo/gate.md', '--side', 'left'])
   expect(svg).toMatchObject({ code: 0, err: '' })
-  expect(svg.out).toMatch(/^<svg [\s\S]*<title>Gate<\/title>[\s\S]*<\/svg>\n$/)
+  expect(svg.out).toMatch(/^<svg [\s\S]*<title id="title">Gate<\/title>[\s\S]*<\/svg>\n$/)
 
   const told = (...args: string[]) =>
     JSON.parse(notula(['figure', 'demo/gate.md', '--to', 'json', ...args]).out)

@@ -9,6 +9,7 @@ import {
   BREATHS,
   MANNERS,
   ON,
+  MARK_KINDS,
   REGIONS,
   SIDES,
   SPINES,
@@ -159,12 +160,20 @@ export const Measure = part('measure', {
   unit: line(20),
 })
 
+/** What is drawn on the figure for a cue: `press front foot`, `turn ribs left`. */
+export const CueMark = part('mark', {
+  kind: oneOf(MARK_KINDS),
+  part: line(40),
+  way: line(20).optional(),
+})
+
 export const Cue = part('cue', {
   id: partId,
   region: oneOf(REGIONS),
   text: saidLine('free'),
   on: On.default('both'),
   measure: Measure.optional(),
+  mark: CueMark.optional(),
 })
 
 export const Mistake = part('mistake', {
@@ -287,6 +296,7 @@ export const Card = part('card', {
 export type Card = z.infer<typeof Card>
 export type Step = z.infer<typeof Step>
 export type Cue = z.infer<typeof Cue>
+export type CueMark = z.infer<typeof CueMark>
 export type Stay = z.infer<typeof Stay>
 export type Mistake = z.infer<typeof Mistake>
 export type Caution = z.infer<typeof Caution>

@@ -28,6 +28,7 @@ export type Owner =
   | 'step'
   | 'cue'
   | 'measure'
+  | 'mark'
   | 'stay'
   | 'between'
   | 'mistake'

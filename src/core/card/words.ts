@@ -84,6 +84,19 @@ export const PROPS = [
   'cushion',
 ] as const
 
+/** What is drawn on a figure for a cue. */
+export const MARK_KINDS = [
+  'press',
+  'reach',
+  'draw-in',
+  'turn',
+  'look',
+  'plumb',
+  'arc',
+  'level',
+  'spread',
+] as const
+
 /** Builds of the bodies that are drawn. */
 export const BUILDS = ['usual', 'slight', 'long', 'broad', 'heavy', 'older'] as const
 export type Build = (typeof BUILDS)[number]

@@ -393,7 +393,7 @@ describe('drawing', () => {
       title: '<b>"&',
     })
     expect(svg).not.toContain('<b>')
-    expect(svg).toContain('<title>&#60;b&#62;&#34;&#38;</title>')
+    expect(svg).toContain('<title id="title">&#60;b&#62;&#34;&#38;</title>')
     expect(svg).toMatch(/>L<\/text>[\s\S]*>R<\/text>/)
   })
 

@@ -1,5 +1,7 @@
-import { SAY } from '../language'
-import type { Card, Found, Rule } from '../card'
+import { LABELS, SAY } from '../language'
+import type { Card, CueMark, Found, Rule } from '../card'
+import { markShown } from './drawing/draw'
+import { markParts, MOST_MARKS } from './drawing/teaching'
 import { measure, measureWords, MEASURES, unitNamed } from './measures'
 import { USUAL_STATURE } from './body'
 import { clashesIn } from './collide'
@@ -123,6 +125,35 @@ const clashes = onFrames(({ figure }) =>
   )
 )
 
+/** Why a mark cannot be drawn on the final form; null when it can. */
+export function markProblem(card: Card, mark: CueMark): string | null {
+  const final = finalFigure(card)?.figure
+  if (!final) return null
+  const { sided, middle } = markParts(mark.kind)
+  const f = solved(final)
+  const context = { lead: card.writtenFor, namedBy: card.sideNamedBy }
+  const shown = markShown(mark, final, f, context)
+  if (shown === 'drawn') return null
+  return shown === 'no part'
+    ? SAY.figure.noMark(
+        LABELS.markWords(mark),
+        [...middle, ...sided.map((part) => `left ${part}`)].join(', ')
+      )
+    : SAY.figure.overFace(LABELS.markWords(mark))
+}
+
+function marks(card: Card): Found[] {
+  let drawn = 0
+  return card.alignment.flatMap(({ mark }, i): Found[] => {
+    if (!mark) return []
+    const problem = markProblem(card, mark)
+    const where = `alignment[${i}].mark`
+    if (problem) return [{ where, message: problem }]
+    drawn += 1
+    return drawn > MOST_MARKS ? [{ where, message: SAY.figure.manyMarks(MOST_MARKS) }] : []
+  })
+}
+
 /** The rules about figures. */
 export const figureRules: readonly Rule[] = [
   {
@@ -170,5 +201,12 @@ export const figureRules: readonly Rule[] = [
     source: 'common practice',
     severity: 'mend',
     check: clashes,
+  },
+  {
+    id: 'figure/marks-are-drawn',
+    ...SAY.rules['figure/marks-are-drawn'],
+    source: 'common practice',
+    severity: 'note',
+    check: marks,
   },
 ]

@@ -178,7 +178,10 @@ const alignment: FileSection = {
           id: cue.id === `a${i + 1}` ? undefined : cue.id,
         })
         const label = `${capital(cue.region)}: ${tagged(tags, cue.text)}`.trimEnd()
-        return item(line(label, cue.text), structuredItem('Measure', cue.measure))
+        return item(line(label, cue.text), [
+          ...structuredItem('Measure', cue.measure),
+          ...structuredItem('Mark', cue.mark),
+        ])
       })
     ),
   read: (entries, card, reading) => {
@@ -187,8 +190,10 @@ const alignment: FileSection = {
       reading.mark(path, entry.line)
       const { tags, text } = tagsOf(entry, reading, ['on', 'id'])
       const cue: Found = { id: `a${i + 1}`, region: entry.label, text, ...tags }
-      for (const each of labelled(entry.under, ['Measure'], reading))
-        once(cue, 'measure', each, structured(each, [...path, 'measure'], reading), reading)
+      for (const each of labelled(entry.under, ['Measure', 'Mark'], reading)) {
+        const key = each.label.toLowerCase()
+        once(cue, key, each, structured(each, [...path, key], reading), reading)
+      }
       return cue
     })
   },

@@ -29,7 +29,9 @@ import {
   finalFigure,
   handSizesOf,
   type Keyframe,
+  cueCloseUp,
   measuredCue,
+  mirroredMark,
   measureWords,
   shownMeasures,
   sizesOf,
@@ -194,15 +196,35 @@ function measuredOn(of: Laying, cue: Cue, side: Side): string | undefined {
   )
 }
 
+/** The region of a cue enlarged, with its mark. */
+function closeUpOf(of: Laying, final: Figure, cue: Cue, side: Side): Drawn {
+  return {
+    figure: ledFigure(of, final, side),
+    side,
+    caption: of.labels.sheet.figureOf(of.labels.region[cue.region]),
+    letters: false,
+    shown: cueCloseUp(of.card, cue, side),
+  }
+}
+
 const alignment: Lay = (of) => {
   const { card, led, sided, labels } = of
+  const final = finalFigure(card)?.figure
   if (card.alignment.length === 0) return []
   const rows = card.alignment.map((cue): Row => {
     const half = (side: Side) => {
       const own = sided ? led[side]?.alignment.find(({ id }) => id === cue.id) : cue
       if (!own) return null
-      const measured = measuredOn(of, cue, side)
-      return { words: cut(of, own.text), ...(measured === undefined ? {} : { measured }) }
+      const told = [
+        cue.mark && labels.markWords(side === card.writtenFor ? cue.mark : mirroredMark(cue.mark)),
+        measuredOn(of, cue, side),
+      ].filter(Boolean)
+      const drawn = final && cue.mark && closeUpOf(of, final, cue, side)
+      return {
+        words: cut(of, own.text),
+        ...(told.length ? { measured: told.join('; ') } : {}),
+        ...(drawn ? { drawn } : {}),
+      }
     }
     return {
       id: cue.id,

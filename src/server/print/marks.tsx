@@ -1,7 +1,7 @@
 import { Circle, Path, Rect, Svg, Text } from '@react-pdf/renderer'
 import { breathShape } from '@/core/breath'
 import type { Breath, Verdict } from '@/core/card'
-import { drawnFigure, inkOf, PAPER_PALETTE, viewBoxOf } from '@/core/figure'
+import { DASHES, drawnFigure, inkOf, PAPER_PALETTE, viewBoxOf } from '@/core/figure'
 import type { Drawn } from '@/core/print'
 import { INK } from './style'
 
@@ -51,13 +51,23 @@ export function FigureOnPaper({
   width: number
   height: number
 }) {
-  const { box, shapes, letters: names } = drawnFigure(figure, letters, shown)
+  const { box, shapes, letters: names, weight = 1 } = drawnFigure(figure, letters, shown)
   const scale = Math.min(width / box[2], height / box[3])
   return (
     <Svg width={box[2] * scale} height={box[3] * scale} viewBox={viewBoxOf(box)}>
       {shapes.map(({ kind, path }, i) => {
         const { fill, stroke, width } = inkOf(kind, PRINTED)
-        return <Path key={i} d={path} fill={fill} stroke={stroke} strokeWidth={width} />
+        return (
+          <Path
+            key={i}
+            d={path}
+            fill={fill}
+            stroke={stroke}
+            strokeWidth={width * weight}
+            strokeLinecap="round"
+            strokeDasharray={DASHES[kind]}
+          />
+        )
       })}
       {names.map(({ text, x, y }) => (
         <Text key={text} x={x - 2} y={y + 2} style={{ fontSize: 6 }}>

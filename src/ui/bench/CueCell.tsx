@@ -13,11 +13,17 @@ const CueMeasure = later(
   <span className={classes.measured}>…</span>
 )
 
+const CueMark = later(
+  () => import('./CueMark').then((module) => module.default),
+  <span className={classes.measured}>…</span>
+)
+
 /** The middle of an alignment row: where on the body, and on which side. */
 export function CueCell({ item: cue, index }: { item: Cue; index: number }) {
   const bench = useBenchStore()
   const sided = useBench((state) => state.card.sides === 'sided')
   const [measuring, setMeasuring] = useState(false)
+  const [marking, setMarking] = useState(false)
   const set = (key: string, value: string) =>
     bench.getState().set(`alignment[${index}].${key}`, value)
   return (
@@ -55,6 +61,17 @@ export function CueCell({ item: cue, index }: { item: Cue; index: number }) {
           onClick={() => setMeasuring(true)}
         >
           measure
+        </button>
+      )}
+      {cue.mark || marking ? (
+        <CueMark cue={cue} index={index} opened={marking} onOpen={setMarking} />
+      ) : (
+        <button
+          className={`${classes.measured} ${classes.quiet}`}
+          aria-label={`Mark of cue ${index + 1}`}
+          onClick={() => setMarking(true)}
+        >
+          mark
         </button>
       )}
     </div>

@@ -1,4 +1,4 @@
-import { type Drawing, groupsOf, inkOf, type Palette, viewBoxOf } from '@/core/figure'
+import { DASHES, type Drawing, groupsOf, inkOf, type Palette, viewBoxOf } from '@/core/figure'
 
 const PALETTE: Palette = {
   cloth: 'var(--figure-cloth)',
@@ -34,10 +34,10 @@ export function FigureSvg({ drawing, label, className }: Props) {
             data-part={kind}
             fill={fill}
             stroke={stroke}
-            strokeWidth={width}
+            strokeWidth={width * (drawing.weight ?? 1)}
             strokeLinejoin="round"
             strokeLinecap="round"
-            strokeDasharray={kind === 'ghost' ? '2 1.5' : undefined}
+            strokeDasharray={DASHES[kind]}
           >
             {paths.map((path, i) => (
               <path key={i} d={path} />

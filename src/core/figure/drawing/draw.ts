@@ -1,7 +1,9 @@
+import { type CueMark, type Region, type Side } from '../../card'
+import type { MeasureContext } from '../landmarks'
 import type { Mark } from '../marks'
 import { touchPoints } from '../parts'
 import type { Solved } from '../solve'
-import { mirroredPose, place } from '../skeleton'
+import { mirroredPose, place, pointIn } from '../skeleton'
 import { type Figure, mirroredFigure } from '../spec'
 import { dot, mid, norm, sub, type Vec } from '../vec'
 import { lens, type Seen, type View } from '../view'
@@ -26,6 +28,7 @@ import {
   shareOf,
 } from './regions'
 import { creaseSeams, trunkSeams } from './seams'
+import { mirroredMark, MOST_MARKS, regionPlaces, teachShapes, type TeachShape } from './teaching'
 import { type Kind, KINDS, type Letter, type Shape } from './shapes'
 
 export interface Drawing {
@@ -34,6 +37,8 @@ export interface Drawing {
   box: [number, number, number, number]
   shapes: Shape[]
   letters: Letter[]
+  /** How heavy its lines are; 1 but for what is enlarged. */
+  weight?: number
 }
 
 export interface DrawOptions {
@@ -45,9 +50,17 @@ export interface DrawOptions {
   ghost?: Solved
   /** Lines in space that show what is measured. */
   marks?: readonly Mark[]
+  /** What is to be shown of cues: at most three, and none over the face. */
+  teach?: readonly CueMark[]
+  /** Which side leads, for words like front and back in the marks. */
+  context?: MeasureContext
+  /** Only a region, enlarged. */
+  closeUp?: { region: Region; side: Side | null }
 }
 
 type See = (p: Vec) => Seen
+
+const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 
 /** Size of the grid of a drawing that is kept, in statures. */
 const FINE = 0.006
@@ -64,7 +77,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
   if (options.cell !== undefined || !isOther(view, solved))
     return drawAsItIs(figure, solved, view, options)
   const across = (p: Vec): Vec => [-p[0], p[1], p[2]]
-  const { ghost, marks } = options
+  const { ghost, marks, teach, context, closeUp } = options
   return mirroredDrawing(
     drawAsItIs(
       mirroredFigure(figure),
@@ -74,6 +87,9 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
         ...options,
         ...(ghost ? { ghost: mirroredSolved(ghost) } : {}),
         ...(marks ? { marks: marks.map((line) => line.map(across)) } : {}),
+        ...(teach ? { teach: teach.map(mirroredMark) } : {}),
+        ...(context ? { context: { ...context, lead: otherSide(context.lead) } } : {}),
+        ...(closeUp?.side ? { closeUp: { ...closeUp, side: otherSide(closeUp.side) } } : {}),
       }
     ),
     view
@@ -94,9 +110,11 @@ function mirroredSolved(solved: Solved): Solved {
   return { ...solved, pose, placed: place(solved.body, pose) }
 }
 
-function mirroredDrawing({ box, shapes, letters }: Drawing, view: View): Drawing {
+function mirroredDrawing(drawing: Drawing, view: View): Drawing {
+  const { box, shapes, letters } = drawing
   const [left, top, width, height] = box
   return {
+    ...drawing,
     view,
     box: [-(left + width), top, width, height],
     shapes: shapes.map(({ kind, path }) => ({ kind, path: mirroredPath(path) })),
@@ -115,6 +133,7 @@ function drawAsItIs(figure: Figure, solved: Solved, view: View, options: DrawOpt
     .sort((a, b) => a.near - b.near)
   const grid = gridOf(flat, cell, solids)
   const regions = seenOf(grid)
+  const weight = options.closeUp ? ENLARGED : 1
   const shapes: Shape[] = []
   const add = (kind: Kind, path: string) => path && shapes.push({ kind, path })
 
@@ -128,10 +147,10 @@ function drawAsItIs(figure: Figure, solved: Solved, view: View, options: DrawOpt
   for (const { line, ink } of edgesOf(grid, regions, fine))
     add(
       ink === 'paper' ? 'gap' : 'edge',
-      strokePath(line, WIDE[ink === 'paper' ? 'gap' : 'edge'], fine)
+      strokePath(line, WIDE[ink === 'paper' ? 'gap' : 'edge'] * weight, fine)
     )
   for (const { kind, line } of surfaceLines(grid, regions, flesh, solved, see, fine))
-    add(kind, strokePath(line, WIDE[kind], fine, kind === 'seam' ? 0.012 : undefined))
+    add(kind, strokePath(line, WIDE[kind] * weight, fine, kind === 'seam' ? 0.012 : undefined))
   for (const solid of solids)
     for (const line of solid.lines)
       for (const part of seenStretches(dense(line), grid, regions, see, 0.012))
@@ -145,14 +164,103 @@ function drawAsItIs(figure: Figure, solved: Solved, view: View, options: DrawOpt
   for (const kind of ['measureGap', 'measure'] as const)
     for (const line of measured) add(kind, linePath(line))
 
+  const context = options.context ?? { lead: 'right' }
+  const teaching = { figure, solved, context, see, edge: edgeOf(grid, regions.body) }
+  const taught = (options.teach ?? []).slice(0, MOST_MARKS).flatMap((mark) => {
+    const lines = teachShapes(mark, teaching)
+    return lines && !overFace(lines, solved, see) ? lines : []
+  })
+  for (const { kind, line } of taught) {
+    if (kind !== 'teachHead') add('teachGap', linePath(line))
+    add(kind, kind === 'teachHead' ? closed(line) : linePath(line))
+  }
+
   const frame = frameOf(figure, solved, grid, view, see)
   for (const points of measured) frame.hold(points)
+  for (const { line } of taught) frame.hold(line, 0.01)
   for (const path of frame.floor) add('floor', path)
-  const letters = options.letters ? lettersOf(solved, flat, see, frame.ground) : []
+  const letters = options.letters
+    ? lettersOf(
+        solved,
+        flat,
+        see,
+        frame.ground,
+        taught.flatMap(({ line }) => line)
+      )
+    : []
   partLetters(letters)
   for (const { x, y } of letters) frame.hold([[x / UNIT, -y / UNIT]], 0.02)
   shapes.sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind))
-  return { view, box: frame.box(), shapes, letters }
+  const { closeUp } = options
+  const box = closeUp
+    ? boxAround(regionPlaces(closeUp.region, teaching, closeUp.side), taught)
+    : frame.box()
+  return { view, box, shapes, letters, ...(closeUp ? { weight: ENLARGED } : {}) }
+}
+
+/** How far the body reaches from a place on the drawing, that way. */
+const edgeOf =
+  ({ box, cell, w, h }: Grid, body: Float64Array) =>
+  ([x, y]: Point, [dx, dy]: Point): number => {
+    let last = 0
+    for (let by = 0; by < 0.4; by += cell / 2) {
+      const c = Math.round((x + dx * by - box.x0) / cell)
+      const r = Math.round((y + dy * by - box.y0) / cell)
+      if (c < 0 || r < 0 || c >= w || r >= h) break
+      if (body[r * w + c]! > 0) last = by
+    }
+    return last
+  }
+
+/** Of a face that is seen, how far around the eyes nothing else is drawn, in statures. */
+const FACE = 0.042
+
+function overFace(lines: readonly TeachShape[], { placed, body }: Solved, see: See): boolean {
+  const up = body.headUp / 0.125
+  const [fx, fy, fz] = see(pointIn(placed, 'head', [0, 0.05 * up, 0.045 * up]))
+  if (fz < see(pointIn(placed, 'head', [0, 0.05 * up, 0]))[2] + 0.004) return false
+  return lines.some(({ line }) =>
+    line.some(([x, y], i) => {
+      const next = line[i + 1] ?? line[i]!
+      return [0, 0.5].some(
+        (t) => Math.hypot(x + (next[0] - x) * t - fx, y + (next[1] - y) * t - fy) < FACE
+      )
+    })
+  )
+}
+
+/** Whether a mark is drawn on a figure, and if not, why. */
+export function markShown(
+  mark: CueMark,
+  figure: Figure,
+  solved: Solved,
+  context: MeasureContext
+): 'drawn' | 'no part' | 'over the face' {
+  const see = lens(viewOf(figure, solved))
+  const lines = teachShapes(mark, { figure, solved, context, see, edge: () => 0.06 })
+  if (!lines) return 'no part'
+  return overFace(lines, solved, see) ? 'over the face' : 'drawn'
+}
+
+/** How heavy the lines of a close-up are beside those of a whole figure. */
+const ENLARGED = 0.55
+/** Around what a close-up shows, in statures. */
+const CLOSE = 0.13
+
+function boxAround(places: readonly Point[], taught: readonly TeachShape[]): Drawing['box'] {
+  const near = taught.flatMap(({ line }) => line)
+  const edge = (k: 0 | 1, of: (...values: number[]) => number, sign: number) => {
+    const own = of(...places.map((p) => p[k])) + sign * CLOSE
+    // A mark that reaches a little further is kept whole.
+    return of(own, ...near.map((p) => p[k] + sign * 0.015).filter((v) => Math.abs(v - own) < 0.12))
+  }
+  const [x0, x1, y0, y1] = [
+    edge(0, Math.min, -1),
+    edge(0, Math.max, 1),
+    edge(1, Math.min, -1),
+    edge(1, Math.max, 1),
+  ]
+  return [x0 * UNIT, -y1 * UNIT, (x1 - x0) * UNIT, (y1 - y0) * UNIT]
 }
 
 const onPlane = ([x, y]: Seen): Point => [x, y]

@@ -1,10 +1,11 @@
-import type { Card, Side } from '../../card'
+import type { Card, Cue, CueMark, Region, Side } from '../../card'
 import { type Drawing, draw } from './draw'
 import { poseWords } from '../poseWords'
 import { solved } from '../solved'
 import type { MeasureContext } from '../landmarks'
 import { marksOf } from '../marks'
 import type { Figure } from '../spec'
+import { mirroredMark } from './teaching'
 
 /** A drawing that is kept, and what it shows in words. */
 export interface KeptDrawing extends Drawing {
@@ -17,14 +18,34 @@ const MOST_KEPT = 400
 /** Measures that are shown on a drawing, and whose they are. */
 export interface ShownMeasures extends MeasureContext {
   names: readonly string[]
+  /** Teaching marks, as they are when this side leads. */
+  marks?: readonly CueMark[]
+  closeUp?: { region: Region; side: Side | null }
 }
 
-/** The measures that the cues of a card name, on the side that leads. */
-export const shownMeasures = (card: Card, lead: Side): ShownMeasures => ({
-  names: card.alignment.flatMap((cue) => cue.measure?.name ?? []),
-  lead,
-  namedBy: card.sideNamedBy,
-})
+/** What the cues of a card show on its final form, on the side that leads: their marks, else their measures. */
+export function shownMeasures(card: Card, lead: Side): ShownMeasures {
+  const marks = card.alignment.flatMap(({ mark }) => mark ?? [])
+  return {
+    names: card.alignment.flatMap((cue) => (cue.mark ? [] : (cue.measure?.name ?? []))),
+    lead,
+    namedBy: card.sideNamedBy,
+    ...(marks.length ? { marks: lead === card.writtenFor ? marks : marks.map(mirroredMark) } : {}),
+  }
+}
+
+/** One cue as a close-up: its region enlarged, with its mark or measure. */
+export function cueCloseUp(card: Card, cue: Cue, lead: Side): ShownMeasures {
+  const mark = cue.mark && (lead === card.writtenFor ? cue.mark : mirroredMark(cue.mark))
+  const word = /^(left|right|front|back|lead|other|top|bottom) /.exec(mark?.part ?? '')?.[1]
+  return {
+    names: mark || !cue.measure ? [] : [cue.measure.name],
+    lead,
+    namedBy: card.sideNamedBy,
+    ...(mark ? { marks: [mark] } : {}),
+    closeUp: { region: cue.region, side: word === 'left' || word === 'right' ? word : null },
+  }
+}
 
 /** The drawing of a figure, made once and kept: shelf, bench, card and paper show the same. */
 export function drawnFigure(figure: Figure, letters: boolean, shown?: ShownMeasures): KeptDrawing {
@@ -34,7 +55,13 @@ export function drawnFigure(figure: Figure, letters: boolean, shown?: ShownMeasu
   if (known.size >= MOST_KEPT) known.clear()
   const body = solved(figure)
   const marks = shown?.names.flatMap((name) => marksOf(body, name, shown))
-  const drawing = draw(figure, body, { letters, marks })
+  const drawing = draw(figure, body, {
+    letters,
+    marks,
+    ...(shown?.marks ? { teach: shown.marks } : {}),
+    ...(shown?.closeUp ? { closeUp: shown.closeUp } : {}),
+    ...(shown ? { context: shown } : {}),
+  })
   const now = { ...drawing, words: poseWords(figure, body, drawing.view) }
   known.set(key, now)
   return now

@@ -14,7 +14,8 @@ export function lettersOf(
   solved: Solved,
   parts: readonly FlatPart[],
   see: (p: Vec) => readonly number[],
-  ground: number
+  ground: number,
+  taken: readonly Point[] = []
 ): Letter[] {
   const flat = (segment: Segment, y: number): Point => {
     const [x, up] = see(pointIn(solved.placed, segment, [0, y, 0]))
@@ -30,7 +31,7 @@ export function lettersOf(
       : [flat(`${side}Hand`, -hand * 0.7), flat(`${side}Hand`, -hand * 1.1)]
     const start: Point = together ? to : from
     const ahead: Point = [start[0] + to[0] - from[0], start[1] + to[1] - from[1]]
-    const [x, y] = clearPlace(start, ahead, parts, ground, side)
+    const [x, y] = clearPlace(start, ahead, parts, ground, side, taken)
     return { text: side === 'left' ? 'L' : 'R', x: x * UNIT, y: -y * UNIT }
   })
 }
@@ -62,7 +63,8 @@ function clearPlace(
   tip: Point,
   parts: readonly FlatPart[],
   ground: number,
-  side: Side
+  side: Side,
+  taken: readonly Point[]
 ): Point {
   // Both sides look for it the same way, mirrored.
   const sense = side === 'left' ? 1 : -1
@@ -74,6 +76,7 @@ function clearPlace(
   const boxes = parts.map((part) => boxOf([part], LETTER))
   const roomAt = ([x, y]: Point) => {
     let room = Math.min(LETTER, y - ground)
+    for (const [px, py] of taken) room = Math.min(room, Math.hypot(x - px, y - py) - 0.012)
     parts.forEach((part, i) => {
       const { x0, y0, x1, y1 } = boxes[i]!
       if (x > x0 && x < x1 && y > y0 && y < y1) room = Math.min(room, partDistance(part, x, y))
@@ -82,7 +85,7 @@ function clearPlace(
   }
   let best = place(0.09, 0)
   let most = -Infinity
-  for (const away of [0.085, 0.11, 0.14])
+  for (const away of [0.085, 0.11, 0.14, 0.18])
     for (let k = 0; k < 12; k += 1) {
       const at = place(away, ((k % 2 ? -sense : sense) * Math.ceil(k / 2) * Math.PI) / 6)
       const room = roomAt(at)

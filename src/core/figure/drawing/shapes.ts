@@ -16,6 +16,11 @@ export const KINDS = [
   'propLine',
   'strapEdge',
   'strap',
+  'teachGap',
+  'teach',
+  'teachDots',
+  'teachHead',
+  'ring',
   'measureGap',
   'measure',
 ] as const

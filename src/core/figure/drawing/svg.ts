@@ -68,6 +68,15 @@ export function inkOf(kind: Kind, p: Palette, manner: Manner = 'tones'): Ink {
       return drawn(p.beside, 2.2)
     case 'strap':
       return drawn(p.paper, 1.1)
+    case 'teachGap':
+      return drawn(p.paper, 2.1)
+    case 'teach':
+    case 'teachDots':
+      return drawn(p.beside, 1.15)
+    case 'teachHead':
+      return { fill: p.beside, stroke: p.paper, width: 0.5 }
+    case 'ring':
+      return drawn(p.beside, 0.9)
     case 'measureGap':
       return drawn(p.paper, 2)
     case 'measure':
@@ -76,6 +85,9 @@ export function inkOf(kind: Kind, p: Palette, manner: Manner = 'tones'): Ink {
       return drawn(p.beside, 0.5)
   }
 }
+
+/** Kinds whose lines are broken. */
+export const DASHES: Partial<Record<Kind, string>> = { ghost: '2 1.5', teachDots: '0.1 2.2' }
 
 /** Shapes of one kind that follow each other, and so are one group. */
 export function groupsOf(shapes: readonly Shape[]): { kind: Kind; paths: string[] }[] {
@@ -111,8 +123,9 @@ export function svgOf(drawing: Drawing, options: SvgOptions): string {
     const line =
       stroke === 'none'
         ? ''
-        : ` stroke="${stroke}" stroke-width="${width}" stroke-linejoin="round" stroke-linecap="round"`
-    const dash = kind === 'ghost' ? ' stroke-dasharray="2 1.5"' : ''
+        : ` stroke="${stroke}" stroke-width="${short(width * (drawing.weight ?? 1))}" stroke-linejoin="round" stroke-linecap="round"`
+    const dashes = DASHES[kind]
+    const dash = dashes ? ` stroke-dasharray="${dashes}"` : ''
     const inside = paths.map((path) => `<path d="${path}"/>`).join('')
     return `<g id="${kind}" fill="${fill}"${line}${dash}>${inside}</g>`
   })

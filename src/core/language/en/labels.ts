@@ -3,6 +3,7 @@ import type {
   Breath,
   Build,
   Card,
+  CueMark,
   Manner,
   On,
   Pace,
@@ -22,6 +23,18 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
 const range = (least: number, most: number | undefined, one: string) =>
   most === undefined ? count(least, one) : `${least} to ${count(most, one)}`
 const tenth = (value: number) => Math.round(value * 10) / 10
+
+const mark: Record<CueMark['kind'], string> = {
+  press: 'press',
+  reach: 'reach',
+  'draw-in': 'draw in',
+  turn: 'turn',
+  look: 'look',
+  plumb: 'plumb line',
+  arc: 'arc',
+  level: 'level line',
+  spread: 'even spread',
+}
 
 const build: Record<Build, string> = {
   usual: 'usual',
@@ -327,6 +340,10 @@ export const englishLabels = {
   breath,
   verdict,
   build,
+  mark,
+  /** Of a mark: `press: front foot`. */
+  markWords: ({ kind, part, way }: CueMark) =>
+    `${mark[kind]}: ${[part, way].filter(Boolean).join(', ')}`,
   on,
   region,
   status,

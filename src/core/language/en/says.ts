@@ -142,6 +142,11 @@ const rules = {
       'Whether floor, props, walls and what limbs lean on can hold a drawn form still, within the grip of their surfaces.',
     why: 'A form that falls cannot be stood in, and its loads mean nothing.',
   },
+  'figure/marks-are-drawn': {
+    looksAt:
+      'Marks of cues that name no part of the body, would lie over the face, or are more than three.',
+    why: 'What is not drawn is not seen, and more than three marks at once are not read.',
+  },
   'figure/within-its-ranges': {
     looksAt:
       'Angles typed past the end of a joint’s range, and hips bent over a straight knee further than the back of the thigh is long.',
@@ -341,6 +346,12 @@ export const englishSays = {
       `${worded(joint)} ${worded(angle)} of ${asked}° is past what the joint does; the figure stands at ${limit}°${typical ? ` (usual: ${typical[0]}° to ${typical[1]}°)` : ''}.`,
     hamstring: (side: string, hip: number, most: number) =>
       `the ${side} hip bends ${hip}° over a straight knee; the back of the thigh is at its length at about ${most}°. Bend the knee, or the hip less.`,
+    noMark: (mark: string, parts: string) =>
+      `The mark “${mark}” names nothing that it can be drawn at; it can be at: ${parts}.`,
+    overFace: (mark: string) =>
+      `The mark “${mark}” would lie over the face, and is left out. Choose another place, or turn the view.`,
+    manyMarks: (most: number) =>
+      `At most ${most} marks are drawn at once; this one is shown only by itself.`,
     clash: (a: string, b: string, cm: number) =>
       `the ${a} goes ${cm.toFixed(1)} cm through the ${b}. Move one of them, or let one rest on the other.`,
     unread: (problem: string) => `The figure cannot be read: ${problem}.`,
