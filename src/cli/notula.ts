@@ -57,6 +57,9 @@ async function run(argv: string[]): Promise<number> {
     .option('--side <side>', 'left or right; else the side that the card is written for')
     .option('--to <format>', 'svg, json, or bvh with every drawn form as a frame', 'svg')
     .option('--stature <cm>', 'of the person, 100 to 230', '170')
+    .option('--of <form>', 'a form of the card: start, "step s3", "rung forearm"')
+    .option('--manner <manner>', 'tones or lines, for an SVG', 'tones')
+    .option('--body <body>', 'usual, slight, long, broad, heavy or older', 'usual')
     .option('--out <file>', 'where to; else the standard output')
     .action(async (file, options) => {
       code = (await import('./verbs/figure')).figure(file, options)

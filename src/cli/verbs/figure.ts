@@ -1,12 +1,15 @@
-import { titleOf } from '@/core/card'
+import { BUILDS, titleOf } from '@/core/card'
 import {
   fallWords,
   bvhOf,
   draw,
   figureLedFrom,
   figureReport,
+  figureShown,
   finalFigure,
   keyframesOf,
+  MANNERS,
+  poseWords,
   solve,
   svgOf,
 } from '@/core/figure'
@@ -16,7 +19,16 @@ import { cardFrom, write } from '../files'
 /** Draws the form of a card, or tells its joints, measures and loads. */
 export function figure(
   file: string,
-  options: { rung?: string; side?: string; to: string; out?: string; stature: string }
+  options: {
+    rung?: string
+    of?: string
+    side?: string
+    to: string
+    out?: string
+    stature: string
+    manner: string
+    body: string
+  }
 ): number {
   const to = oneOf('the format', options.to, ['svg', 'json', 'bvh'])
   const card = cardFrom(file)
@@ -26,7 +38,16 @@ export function figure(
     throw new BadCall(`the stature “${options.stature}” should be from 100 to 230 cm`)
   if (options.rung !== undefined && !card.ladder.some((rung) => rung.id === options.rung))
     throw new BadCall(`${file}:1: There is no rung “${options.rung}” on this card`)
-  const frame = finalFigure(card, options.rung)
+  const manner = oneOf('the manner', options.manner, MANNERS)
+  const build = oneOf('the body', options.body, BUILDS)
+  const forms = keyframesOf(card).frames
+  if (options.of !== undefined && !forms.some(({ id }) => id === options.of))
+    throw new BadCall(
+      `${file}:1: no form “${options.of}” is drawn; there are: ${forms.map(({ id }) => id).join(', ') || 'none'}`
+    )
+  const frame = options.of
+    ? forms.find(({ id }) => id === options.of)!
+    : finalFigure(card, options.rung)
   if (!frame) {
     const { problems } = keyframesOf(card)
     throw new BadCall(
@@ -42,8 +63,13 @@ export function figure(
   for (const { message } of stands.unmet) process.stderr.write(`${file}:1: ${message}\n`)
   const falls = fallWords(stands, stature)
   if (falls) process.stderr.write(`${file}:1: the figure: ${falls}\n`)
-  const drawing = () =>
-    svgOf(draw(led, stands, { letters: card.sides === 'sided' }), { title: titleOf(card) })
+  const drawing = () => {
+    const shown = figureShown(card, frame.figure, side, { builds: [build], buildsBy: 'card' })
+    const pose = solve(shown, { stature })
+    const drawn = draw(shown, pose, { letters: card.sides === 'sided' })
+    const description = poseWords(shown, pose, drawn.view)
+    return svgOf(drawn, { title: titleOf(card), description, manner })
+  }
   const report = () => ({ of: frame.id, ...figureReport(led, side, card.sideNamedBy, stature) })
   const text =
     to === 'json'

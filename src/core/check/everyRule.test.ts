@@ -42,6 +42,11 @@ const knee = (target: number) => ({
   ],
 })
 
+const marked = (part: string) => ({
+  ...figure({ angles: {}, contacts: FEET }),
+  alignment: [cueOf('Press the left foot down.', { mark: { kind: 'press', part } })],
+})
+
 const CASES: Record<string, [fires: Card, silent: Card]> = {
   'card/one-id-one-part': [withValue(lunge(), 'enter[1].id', 's1'), lunge()],
   'card/links-lead-somewhere': [
@@ -140,6 +145,7 @@ const CASES: Record<string, [fires: Card, silent: Card]> = {
     figure({ angles: {}, contacts: FEET }),
   ],
   'figure/keeps-the-cues': [knee(60), knee(0)],
+  'figure/marks-are-drawn': [marked('left eyebrow'), marked('left foot')],
   'figure/does-not-fall': [
     figure({ angles: { pelvis: { tilt: 60 } }, contacts: FEET }),
     figure({ angles: { pelvis: { tilt: 2 } }, contacts: FEET }),

@@ -1,7 +1,7 @@
 import { type Body, USUAL_STATURE } from './body'
 import { type ContactPoint, LIMBS, pointsOf } from './parts'
 import { jointOf, type Placed, pointIn, type Segment } from './skeleton'
-import { type Contact, PROP_HEIGHT, type Strap } from './spec'
+import { type Contact, PROP_HEIGHT, RAMP, type Strap } from './spec'
 import { apply, dot, norm, scale, sub, type Vec } from './vec'
 
 /** One equation: a point of the body, along a direction, against a target. */
@@ -23,6 +23,46 @@ export const UP: Vec = [0, 1, 0]
 /** Height of a surface above the floor, in statures. */
 export const surfaceHeight = (on: string, stature = USUAL_STATURE): number =>
   (PROP_HEIGHT[on] ?? 0) / stature
+
+/** A ramp under a body: where its low end is, which way it rises, and its top as a line. */
+export interface Ramp {
+  from: Vec
+  way: Vec
+  /** Height of its top at the low end, and how much it rises in one. */
+  low: number
+  rise: number
+  long: number
+}
+
+/** How far behind the hips a ramp begins, and how high the thinner end of the bolster is, in cm. */
+const [BEHIND, THIN] = [6, 12]
+
+/** The ramp that a body lies on: along its back, from behind the hips; none while it is upright. */
+export function rampUnder(body: Body, placed: Placed, stature = USUAL_STATURE): Ramp {
+  const root = placed.origins[0]!
+  const spine = sub(placed.origins[jointOf('neck')]!, root)
+  const ahead = apply(placed.rotations[0]!, [0, 0, 1])
+  const flat: Vec = [spine[0], 0, spine[2]]
+  const back: Vec = [-ahead[0], 0, -ahead[2]]
+  const long = norm(flat)
+  const level = long > 0.03 ? flat : back
+  const way = scale(level, 1 / (norm(level) || 1))
+  const [low, high] = [PROP_HEIGHT['block low']!, PROP_HEIGHT['block high']!]
+  const apart = (body.lowBackUp + body.shoulderUp) * stature
+  return {
+    from: [root[0] + (way[0] * BEHIND) / stature, 0, root[2] + (way[2] * BEHIND) / stature],
+    way,
+    low: (low + THIN) / stature,
+    rise: (high - low) / apart,
+    long: RAMP_LONG / stature,
+  }
+}
+
+/** Length of the bolster, in cm. */
+const RAMP_LONG = 65
+
+export const rampHeight = ({ from, way, low, rise }: Ramp, [x, , z]: Vec): number =>
+  low + rise * Math.max(0, (x - from[0]) * way[0] + (z - from[2]) * way[2])
 
 function limbOf(on: string, body: Body) {
   const match = /^(left|right) (.+)$/.exec(on)
@@ -83,7 +123,10 @@ export function contactRows(
           },
         ]
       }
-      const height = surfaceHeight(contact.on, stature)
+      const height =
+        contact.on === RAMP
+          ? rampHeight(rampUnder(body, placed, stature), point)
+          : surfaceHeight(contact.on, stature)
       const row: Row = {
         segment,
         point,

@@ -47,7 +47,11 @@ export function faultOf(
   const changes = ANGLES.flatMap(({ joint, angle, min, max }, i) => {
     if (joint === 'pelvis' && angle === 'turn') return []
     const angles = good.pose.angles.with(i, good.pose.angles[i]! + TRIED)
-    const moved = { ...good, pose: { ...good.pose, angles }, placed: place(good.body, { ...good.pose, angles }) }
+    const moved = {
+      ...good,
+      pose: { ...good.pose, angles },
+      placed: place(good.body, { ...good.pose, angles }),
+    }
     const slope = ((read(moved) ?? now) - now) / TRIED
     if (Math.abs(slope) < 1e-3) return []
     return [1, -1].flatMap((sign) => {

@@ -39,6 +39,9 @@ const Angles = z.record(z.string(), z.record(z.string(), number)).superRefine((j
 
 const LIMB_NAMES = Object.keys(LIMBS).flatMap((name) => [`left ${name}`, `right ${name}`])
 /** What carries a part beside a limb. */
+/** A bolster on a low and a high block: what lies on it is carried higher the farther it is from the hips. */
+export const RAMP = 'ramp'
+
 export const SURFACES: readonly string[] = [
   'floor',
   'wall',
@@ -48,6 +51,7 @@ export const SURFACES: readonly string[] = [
   'block low',
   'block middle',
   'block high',
+  RAMP,
 ]
 
 /** Everything that a part can touch. */

@@ -22,6 +22,8 @@ import {
   type StepList,
   stepLists,
   stepsOf,
+  type Mistake,
+  type On,
 } from '../card'
 import {
   type Figure,
@@ -30,6 +32,7 @@ import {
   handSizesOf,
   type Keyframe,
   cueCloseUp,
+  faultOf,
   measuredCue,
   mirroredMark,
   measureWords,
@@ -186,9 +189,8 @@ function measuredOn(of: Laying, cue: Cue, side: Side): string | undefined {
   if (!cue.measure) return undefined
   const { name, target, tolerance, unit } = cue.measure
   const found = measuredCue(card, card.alignment.indexOf(cue))
-  const across = name.replace(/^(left|right)\b/, (word) => otherSide(word as Side))
   return labels.sheet.wanted(
-    side === card.writtenFor ? name : across,
+    side === card.writtenFor ? name : mirroredName(name),
     found && measureWords(found.value, found.unit),
     measureWords(target, unit),
     tolerance,
@@ -314,8 +316,8 @@ const mistakes: Lay = (of) => {
     return labels.sheet.breaksCue(labels.region[cue.region], plainText(cue.text, options))
   }
   return list(
-    spoken.mistakes.map((each, i) =>
-      item(
+    spoken.mistakes.map((each, i) => ({
+      ...item(
         [
           ...cut(of, each.seen).map((part) => ({ ...part, bold: true as const })),
           ...aside(onOf(of, each)),
@@ -323,10 +325,53 @@ const mistakes: Lay = (of) => {
         cut(of, each.why).map((part) => ({ ...part, soft: true as const })),
         each.say ? [ink(opens), ...cut(of, each.say), ink(closes)] : [],
         card.mistakes[i]!.cue === undefined ? [] : [soft(cueWords(each.cue!))]
-      )
-    )
+      ),
+      ...wrongBesideRight(of, card.mistakes[i]!),
+    }))
   )
 }
+
+/** Of a mistake that breaks a measured cue: the right form, and beside it the wrong one. */
+function wrongBesideRight(of: Laying, { cue: id, on }: Mistake): Pick<Item, 'drawn'> {
+  const { card, firstSide, labels } = of
+  const cue = card.alignment.find((each) => each.id === id)
+  const final = finalFigure(card)?.figure
+  if (!cue?.measure || !final) return {}
+  const side = of.sided ? (sideOf(on, firstSide) ?? firstSide) : 'right'
+  const right = ledFigure(of, final, side)
+  const context = { lead: side, namedBy: card.sideNamedBy }
+  const across = side === card.writtenFor ? cue.measure.name : mirroredName(cue.measure.name)
+  const wrong = faultOf(right, { ...cue.measure, name: across }, context)
+  if (!wrong) return {}
+  const drawn = (figure: Figure, caption: string, fault?: Drawn['shown']): Drawn => ({
+    figure,
+    side,
+    caption,
+    letters: false,
+    ...(fault ? { shown: fault } : {}),
+  })
+  return {
+    drawn: [
+      drawn(right, labels.sheet.rightForm),
+      drawn(wrong.figure, labels.sheet.wrongForm, { ...context, names: [], fault: wrong.at }),
+    ],
+  }
+}
+
+/** The side that a mistake is seen on; null when it is both. */
+const sideOf = (on: On, firstSide: Side): Side | null =>
+  on === 'left-only'
+    ? 'left'
+    : on === 'right-only'
+      ? 'right'
+      : on === 'first-only'
+        ? firstSide
+        : on === 'second-only'
+          ? otherSide(firstSide)
+          : null
+
+const mirroredName = (name: string) =>
+  name.replace(/^(left|right)\b/, (word) => otherSide(word as Side))
 
 const cautions: Lay = (of) => {
   const { spoken, card, school, labels, options } = of

@@ -4,7 +4,8 @@ import type { Mark } from '../marks'
 import { touchPoints } from '../parts'
 import type { Solved } from '../solve'
 import { mirroredPose, place, pointIn } from '../skeleton'
-import { type Figure, mirroredFigure } from '../spec'
+import { rampUnder } from '../constraints'
+import { type Figure, mirroredFigure, RAMP } from '../spec'
 import { dot, mid, norm, sub, type Vec } from '../vec'
 import { lens, type Seen, type View } from '../view'
 import { viewOf } from './chosenView'
@@ -16,7 +17,7 @@ import { handForms } from './handForms'
 import { lettersOf, partLetters } from './letters'
 import { closed, linePath, mirroredPath, ringPath, strokePath, UNIT } from './paths'
 import { FROM_ABOVE, matUnder, propPlacements } from './propPlaces'
-import { propSolids } from './props'
+import { propSolids, rampSolids } from './props'
 import { viewerOf } from './solids'
 import {
   bodyField,
@@ -54,6 +55,8 @@ export interface DrawOptions {
   teach?: readonly CueMark[]
   /** Which side leads, for words like front and back in the marks. */
   context?: MeasureContext
+  /** The form is a wrong one: in dashed outline, with a ring around where it is seen, in space. */
+  fault?: Vec
   /** Only a region, enlarged. */
   closeUp?: { region: Region; side: Side | null }
 }
@@ -89,6 +92,7 @@ export function draw(figure: Figure, solved: Solved, options: DrawOptions = {}):
         ...(marks ? { marks: marks.map((line) => line.map(across)) } : {}),
         ...(teach ? { teach: teach.map(mirroredMark) } : {}),
         ...(context ? { context: { ...context, lead: otherSide(context.lead) } } : {}),
+        ...(options.fault ? { fault: across(options.fault) } : {}),
         ...(closeUp?.side ? { closeUp: { ...closeUp, side: otherSide(closeUp.side) } } : {}),
       }
     ),
@@ -128,8 +132,10 @@ function drawAsItIs(figure: Figure, solved: Solved, view: View, options: DrawOpt
   const see = lens(view)
   const flesh = fleshOf(solved.body, solved.placed, handForms(figure, solved), fine)
   const flat = flatten(flesh, see)
+  const lies = figure.contacts.some(({ on }) => on === RAMP)
   const solids = propPlacements(figure, solved)
     .flatMap(({ kind, place }) => propSolids(kind, place, see))
+    .concat(lies ? rampSolids(rampUnder(solved.body, solved.placed), see) : [])
     .sort((a, b) => a.near - b.near)
   const grid = gridOf(flat, cell, solids)
   const regions = seenOf(grid)
@@ -191,11 +197,38 @@ function drawAsItIs(figure: Figure, solved: Solved, view: View, options: DrawOpt
   partLetters(letters)
   for (const { x, y } of letters) frame.hold([[x / UNIT, -y / UNIT]], 0.02)
   shapes.sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind))
-  const { closeUp } = options
+  const { closeUp, fault } = options
+  if (fault) frame.hold(ringAround(onPlane(see(fault))))
   const box = closeUp
     ? boxAround(regionPlaces(closeUp.region, teaching, closeUp.side), taught)
     : frame.box()
-  return { view, box, shapes, letters, ...(closeUp ? { weight: ENLARGED } : {}) }
+  const shown = fault ? asFault(shapes, onPlane(see(fault))) : shapes
+  return { view, box, shapes: shown, letters, ...(closeUp ? { weight: ENLARGED } : {}) }
+}
+
+/** Around where a fault is seen, in statures. */
+const RING = 0.095
+
+const ringAround = ([x, y]: Point): Point[] =>
+  Array.from({ length: 25 }, (_, i): Point => {
+    const angle = (i / 24) * 2 * Math.PI
+    return [x + RING * Math.cos(angle), y + RING * Math.sin(angle)]
+  })
+
+/** Without tones, its outline broken, and ringed where it is wrong. */
+function asFault(shapes: readonly Shape[], at: Point): Shape[] {
+  const lines = shapes.flatMap((shape): Shape[] => {
+    if (shape.kind === 'cloth' || shape.kind === 'gap') return []
+    const outline = /^(?:body|hair|lightHair)$/.test(shape.kind)
+    return [
+      outline
+        ? { ...shape, kind: 'ghost' }
+        : shape.kind === 'seam'
+          ? { ...shape, kind: 'crease' }
+          : shape,
+    ]
+  })
+  return [...lines, { kind: 'ring', path: linePath(ringAround(at)) }]
 }
 
 /** How far the body reaches from a place on the drawing, that way. */
@@ -272,10 +305,13 @@ const HAS = {
   hair: ({ part }: FlatPart) => part.tone === 'hair',
 }
 
+/** A ring shorter than this is a speck, in statures. */
+const SPECK = 0.05
+
 /** What is seen of a tone, as one path; specks are left out. */
 const regionPath = (grid: Grid, field: Float64Array, share: Share, fine: boolean): string =>
   (fine ? evenRings : plainRings)(field, grid, share)
-    .filter((ring) => lengthOf(ring) > grid.cell * 5)
+    .filter((ring) => lengthOf(ring) > SPECK)
     .map((ring) => ringPath(ring, fine))
     .join('')
 

@@ -5,6 +5,7 @@ import { solved } from '../solved'
 import type { MeasureContext } from '../landmarks'
 import { marksOf } from '../marks'
 import type { Figure } from '../spec'
+import type { Vec } from '../vec'
 import { mirroredMark } from './teaching'
 
 /** A drawing that is kept, and what it shows in words. */
@@ -21,6 +22,8 @@ export interface ShownMeasures extends MeasureContext {
   /** Teaching marks, as they are when this side leads. */
   marks?: readonly CueMark[]
   closeUp?: { region: Region; side: Side | null }
+  /** The figure is a wrong form; where on it that is seen. */
+  fault?: Vec
 }
 
 /** What the cues of a card show on its final form, on the side that leads: their marks, else their measures. */
@@ -59,6 +62,7 @@ export function drawnFigure(figure: Figure, letters: boolean, shown?: ShownMeasu
     letters,
     marks,
     ...(shown?.marks ? { teach: shown.marks } : {}),
+    ...(shown?.fault ? { fault: shown.fault } : {}),
     ...(shown?.closeUp ? { closeUp: shown.closeUp } : {}),
     ...(shown ? { context: shown } : {}),
   })

@@ -1,6 +1,7 @@
 import { USUAL_STATURE } from '../body'
 import type { Seen } from '../view'
-import { add, mid, scale, type Vec } from '../vec'
+import type { Ramp } from '../constraints'
+import { add, scale, type Vec } from '../vec'
 import { boxCorners, CHAIR_BACK, type Placement, SIZE } from './propPlaces'
 import { boxSolid, rollSolid, type Solid } from './solids'
 import { PROP_HEIGHT } from '../spec'
@@ -63,7 +64,31 @@ function chairSolids(
   ]
 }
 
-/** A strap from one place to another, round what it holds, as a band. */
-export function bandPoints(from: Vec, to: Vec): Vec[] {
-  return [from, mid(from, to), to]
+/** How thick the bolster of a ramp is, in cm. */
+const THICK = 14
+
+/** A bolster on a low and a high block, under a body that lies on it. */
+export function rampSolids({ from, way, low, rise, long }: Ramp, see: See): Solid[] {
+  const thick = THICK * CM
+  const tilt = Math.atan(rise)
+  const at = (along: number, below: number): Vec => [
+    from[0] + way[0] * along,
+    low + rise * along - below,
+    from[2] + way[2] * along,
+  ]
+  const half = thick / 2 / Math.cos(tilt)
+  const block = (kind: string, along: number): Solid => {
+    const top = low + rise * along - thick / Math.cos(tilt)
+    const centre = at(along, 0)
+    return boxSolid(
+      kind,
+      boxCorners([centre[0], 0, centre[2]], way, 10 * CM, 23 * CM, 0, Math.max(0.01, top)),
+      see
+    )
+  }
+  return [
+    block('block low', 0.05),
+    block('block high', long - 0.12),
+    rollSolid('bolster', at(0, half), at(long * Math.cos(tilt), half), thick / 2, see),
+  ]
 }

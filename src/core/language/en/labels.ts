@@ -272,6 +272,8 @@ const sheet = {
   sizes: 'Sizes by stature',
   statures: 'stature, cm',
   usual: 'For usual proportions; look at the person, too.',
+  rightForm: 'as it should be',
+  wrongForm: 'what goes wrong',
   wanted: (name: string, read: string | null, target: string, tolerance: number, off: boolean) =>
     read === null
       ? `${name}: wanted ${target} ± ${tolerance}`
