@@ -6,6 +6,7 @@ import {
   figureShown,
   finalFigure,
   keyframesOf,
+  type Manner,
   svgOf,
 } from '@/core/figure'
 
@@ -14,7 +15,8 @@ export function cardFigureSvg(
   card: Card,
   side: Side,
   frameId?: string,
-  build?: Build
+  build?: Build,
+  manner?: Manner
 ): string | null {
   const frame = frameId
     ? keyframesOf(card).frames.find((each) => each.id === frameId)
@@ -27,7 +29,7 @@ export function cardFigureSvg(
     build && { builds: [build], buildsBy: 'card' }
   )
   const drawing = drawnFigure(figure, card.sides === 'sided')
-  return svgOf(drawing, { title: titleOf(card), description: drawing.words })
+  return svgOf(drawing, { title: titleOf(card), description: drawing.words, manner })
 }
 
 /** Every figure of a card as the frames of a BVH file; null when none is drawn. */

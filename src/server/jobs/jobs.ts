@@ -1,5 +1,6 @@
 import type { Build, Card, School, Side } from '@/core/card'
 import { type CsvTable, type ImportFile, type ImportItem, planImport, writeCsv } from '@/core/deck'
+import type { Manner } from '@/core/figure'
 import { writeJson, writeMarkdown } from '@/core/formats'
 import { filesOf, pack, UploadError } from '../archive'
 import { cardFiguresBvh, cardFigureSvg } from '../cardFigure'
@@ -53,13 +54,15 @@ export function figure({
   side,
   of,
   build,
+  manner,
 }: {
   card: Card
   side: Side
   of?: string
   build?: Build
+  manner?: Manner
 }): string | null {
-  return cardFigureSvg(card, side, of, build)
+  return cardFigureSvg(card, side, of, build, manner)
 }
 
 /** Every figure of a card as BVH; null when none is drawn. */

@@ -52,28 +52,30 @@ export function CueCell({ item: cue, index }: { item: Cue; index: number }) {
           ))}
         </select>
       )}
-      {cue.measure || measuring ? (
-        <CueMeasure cue={cue} index={index} opened={measuring} onOpen={setMeasuring} />
-      ) : (
-        <button
-          className={`${classes.measured} ${classes.quiet}`}
-          aria-label={`Measure of cue ${index + 1}`}
-          onClick={() => setMeasuring(true)}
-        >
-          measure
-        </button>
-      )}
-      {cue.mark || marking ? (
-        <CueMark cue={cue} index={index} opened={marking} onOpen={setMarking} />
-      ) : (
-        <button
-          className={`${classes.measured} ${classes.quiet}`}
-          aria-label={`Mark of cue ${index + 1}`}
-          onClick={() => setMarking(true)}
-        >
-          mark
-        </button>
-      )}
+      <span className={classes.tools}>
+        {cue.measure || measuring ? (
+          <CueMeasure cue={cue} index={index} opened={measuring} onOpen={setMeasuring} />
+        ) : (
+          <button
+            className={`${classes.measured} ${classes.quiet}`}
+            aria-label={`Measure of cue ${index + 1}`}
+            onClick={() => setMeasuring(true)}
+          >
+            measure
+          </button>
+        )}
+        {cue.mark || marking ? (
+          <CueMark cue={cue} index={index} opened={marking} onOpen={setMarking} />
+        ) : (
+          <button
+            className={`${classes.measured} ${classes.quiet}`}
+            aria-label={`Mark of cue ${index + 1}`}
+            onClick={() => setMarking(true)}
+          >
+            mark
+          </button>
+        )}
+      </span>
     </div>
   )
 }

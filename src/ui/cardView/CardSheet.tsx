@@ -121,9 +121,17 @@ function Lines({ item, side, rest }: { item: Item; side: Side; rest?: string }) 
   return (
     <>
       {first && <OneLine line={first} side={side} />}
-      {item.drawn?.map((each) => (
-        <Figure key={each.caption} of={each} small />
-      ))}
+      {item.drawn?.length === 1 && <Figure of={item.drawn[0]!} small />}
+      {item.drawn && item.drawn.length > 1 && (
+        <div className={classes.beside}>
+          {item.drawn.map((each) => (
+            <figure key={each.caption}>
+              <Figure of={each} />
+              <figcaption>{each.caption}</figcaption>
+            </figure>
+          ))}
+        </div>
+      )}
       {more.length > 0 && (
         <div className={rest}>
           {more.map((line, i) => (

@@ -1,7 +1,9 @@
 'use client'
 
-import { Group, NumberInput } from '@mantine/core'
+import { Group, NativeSelect, NumberInput } from '@mantine/core'
+import { BUILDS } from '@/core/card'
 import type { Figure } from '@/core/figure'
+import { LABELS } from '@/core/language'
 
 const PARTS = ['legs', 'arms', 'trunk'] as const
 
@@ -32,6 +34,23 @@ export function BodyForm({
           value={stature}
           onChange={(value) => {
             if (typeof value === 'number' && value >= 130 && value <= 210) onStature(value)
+          }}
+        />
+        <NativeSelect
+          size="xs"
+          label="build"
+          description="kept"
+          value={figure.body?.build ?? ''}
+          data={[
+            { value: '', label: 'the school’s' },
+            ...BUILDS.map((build) => ({ value: build, label: LABELS.build[build] })),
+          ]}
+          onChange={(event) => {
+            const { build: _, ...rest } = figure.body ?? {}
+            const build = BUILDS.find((each) => each === event.currentTarget.value)
+            const { body: __, ...without } = figure
+            const body = build ? { ...rest, build } : rest
+            onChange(Object.keys(body).length ? { ...without, body } : without)
           }}
         />
         {PARTS.map((part) => (

@@ -382,6 +382,9 @@ function Files({ id, of }: { id: string; of: string }) {
       <a href={from} download={`${id}.svg`}>
         SVG
       </a>{' '}
+      <a href={`${from}&manner=lines`} download={`${id}-lines.svg`}>
+        Lines alone
+      </a>
       <a href={`${from}&as=png`} download={`${id}.png`}>
         PNG
       </a>{' '}

@@ -8,7 +8,7 @@ type Context = { params: Promise<{ id: string }> }
 
 /**
  * A card's figure as SVG, or as PNG with `?as=png`; all its figures as BVH with `?as=bvh`. `side` is left or right, `of` a keyframe
- * such as `step s3`, `build` the body that is drawn, and `p` the picture's address from the shelf: with it the answer never changes
+ * such as `step s3`, `build` the body that is drawn, `manner=lines` its lines alone, and `p` the picture's address from the shelf: with it the answer never changes
  * and may be kept.
  */
 export function GET(request: Request, { params }: Context) {
@@ -23,6 +23,7 @@ export function GET(request: Request, { params }: Context) {
     const build = BUILDS.find((each) => each === query.get('build'))
     if (query.has('build') && !build)
       return problem(400, 'No such body', `The body is one of: ${BUILDS.join(', ')}.`)
+    const manner = query.get('manner') === 'lines' ? 'lines' : 'tones'
     if (query.get('as') === 'bvh') {
       const card = (await loadCard(id))?.card
       const bvh = card && (await run('bvh', { card, side: asked ?? card.writtenFor }))
@@ -34,9 +35,9 @@ export function GET(request: Request, { params }: Context) {
     const { card } = found
     // An address from before the last save: what is there now is shown, and not kept.
     const kept = picture === found.picture
-    const make = () => run('figure', { card, side: asked ?? card.writtenFor, of, build })
+    const make = () => run('figure', { card, side: asked ?? card.writtenFor, of, build, manner })
     const svg = kept
-      ? await keptFigure(`${id} ${picture} ${asked} ${of} ${build}`, make)
+      ? await keptFigure(`${id} ${picture} ${asked} ${of} ${build} ${manner}`, make)
       : await make()
     if (svg === null) return problem(404, 'No figure', `No figure is drawn on “${id}” there.`)
     const headers = {
