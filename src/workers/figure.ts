@@ -72,7 +72,7 @@ const carriedIn = (solved: Solved, stature: number): FigureAnswer['carried'] => 
 
 const UNIT = 100
 /** While a part is dragged the outline may be a little coarser. */
-const COARSE = 0.022
+const COARSE = 0.026
 
 /** Solves and draws a figure, as it is or with one part pulled. */
 export function workFigure(job: FigureJob): FigureAnswer {

@@ -1,16 +1,17 @@
-import { LABELS, SAY } from '../language'
+import { FIGURE, SAY } from '../language'
 import type { Card, CueMark, Found, Rule } from '../card'
 import { markShown } from './drawing/draw'
 import { markParts, MOST_MARKS } from './drawing/teaching'
 import { measure, measureWords, MEASURES, unitNamed } from './measures'
 import { USUAL_STATURE } from './body'
 import { clashesIn } from './collide'
-import { floorTurn, pelvisWay } from './landmarks'
+import { floorTurn, type MeasureContext, pelvisWay } from './landmarks'
 import { fallOf } from './loads'
 import { figureLedFrom, finalFigure, type Keyframe, keyframesOf } from './ofCard'
 import { pastHamstring, pastLimits } from './ranges'
 import type { Solved } from './solve'
 import { solved } from './solved'
+import type { Figure } from './spec'
 
 /** What a cue’s measure reads on the final form; null when there is no figure or no such measure. */
 export function measuredCue(
@@ -125,21 +126,32 @@ const clashes = onFrames(({ figure }) =>
   )
 )
 
+const shownMarks = new WeakMap<object, Map<string, ReturnType<typeof markShown>>>()
+
+/** Whether a mark is drawn on a form, worked out once. */
+function shownOn(figure: Figure, mark: CueMark, context: MeasureContext) {
+  const known = shownMarks.get(figure) ?? new Map<string, ReturnType<typeof markShown>>()
+  shownMarks.set(figure, known)
+  const key = [mark.kind, mark.part, mark.way, context.lead, context.namedBy].join()
+  const shown = known.get(key) ?? markShown(mark, figure, solved(figure), context)
+  known.set(key, shown)
+  return shown
+}
+
 /** Why a mark cannot be drawn on the final form; null when it can. */
 export function markProblem(card: Card, mark: CueMark): string | null {
   const final = finalFigure(card)?.figure
   if (!final) return null
   const { sided, middle } = markParts(mark.kind)
-  const f = solved(final)
   const context = { lead: card.writtenFor, namedBy: card.sideNamedBy }
-  const shown = markShown(mark, final, f, context)
+  const shown = shownOn(final, mark, context)
   if (shown === 'drawn') return null
   return shown === 'no part'
     ? SAY.figure.noMark(
-        LABELS.markWords(mark),
+        FIGURE.markWords(mark),
         [...middle, ...sided.map((part) => `left ${part}`)].join(', ')
       )
-    : SAY.figure.overFace(LABELS.markWords(mark))
+    : SAY.figure.overFace(FIGURE.markWords(mark))
 }
 
 function marks(card: Card): Found[] {

@@ -1,6 +1,5 @@
 import type { BreathWords, SpeechWords } from './breathWords'
 import { english } from './en'
-import { englishFigure, type FigureWords } from './en/figureWords'
 import type { Labels } from './en/labels'
 import { englishSays, type Says } from './en/says'
 import { NO_SIDES } from './lexicon'
@@ -31,5 +30,3 @@ export const lexiconOf = (language: string): Lexicon => packOf(language)?.sides 
 export const LABELS: Labels = english.labels
 /** What the rules say, in that language. It stands apart from the pack: a page that checks nothing does not load it. */
 export const SAY: Says = englishSays
-/** What is said of figures; apart as well, as a page that draws none does not load it. */
-export const FIGURE: FigureWords = englishFigure

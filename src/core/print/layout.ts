@@ -41,7 +41,7 @@ import {
   sizeWords,
   STATURES,
 } from '../figure'
-import type { Labels } from '../language'
+import { FIGURE, type Labels } from '../language'
 import { otherSide, plainText, type MirrorOptions, stretches } from '../sides'
 import { type Block, bold, type Drawn, ink, type Item, type Line, type Row, soft } from './blocks'
 
@@ -218,7 +218,7 @@ const alignment: Lay = (of) => {
       const own = sided ? led[side]?.alignment.find(({ id }) => id === cue.id) : cue
       if (!own) return null
       const told = [
-        cue.mark && labels.markWords(side === card.writtenFor ? cue.mark : mirroredMark(cue.mark)),
+        cue.mark && FIGURE.markWords(side === card.writtenFor ? cue.mark : mirroredMark(cue.mark)),
         measuredOn(of, cue, side),
       ].filter(Boolean)
       const drawn = final && cue.mark && closeUpOf(of, final, cue, side)

@@ -6,12 +6,14 @@ import { BREATHS, type Breath, type Step } from '@/core/card'
 import { memo } from 'react'
 import { BreathMark } from '../shared/BreathMark'
 import classes from './BreathCell.module.css'
-import { RepeatsField, setRepeats } from './RepeatsField'
+import { later } from '../shared/later'
 import type { ListName } from './SpreadList'
 import { useSchool } from '../shared/school'
 import { useBench, useBenchStore } from './store'
 
 const PIXELS_A_SECOND = 12
+
+const RepeatsField = later(() => import('./RepeatsField').then((module) => module.RepeatsField))
 
 interface CellProps {
   item: Step
@@ -108,7 +110,7 @@ const Cell = memo(function Cell({ index, list, offer, ...step }: PhaseProps) {
               aria-label={`Repeats of ${name}`}
               placeholder="1"
               of={step}
-              onRepeats={(of) => setRepeats(bench, path, of)}
+              path={path}
             />
           </span>
         )}

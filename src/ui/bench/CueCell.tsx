@@ -1,20 +1,14 @@
 'use client'
 
 import { LABELS } from '@/core/language'
-import { useState } from 'react'
 import { type Cue, ON, REGIONS } from '@/core/card'
 import { later } from '../shared/later'
 import classes from './CueCell.module.css'
 import { useBench, useBenchStore } from './store'
 
-// The figure is large: it comes when a cue is measured.
-const CueMeasure = later(
-  () => import('./CueMeasure').then((module) => module.default),
-  <span className={classes.measured}>…</span>
-)
-
-const CueMark = later(
-  () => import('./CueMark').then((module) => module.default),
+// What is measured and marked comes after the words: the figure is large.
+const CueTools = later(
+  () => import('./CueTools').then((module) => module.CueTools),
   <span className={classes.measured}>…</span>
 )
 
@@ -22,8 +16,6 @@ const CueMark = later(
 export function CueCell({ item: cue, index }: { item: Cue; index: number }) {
   const bench = useBenchStore()
   const sided = useBench((state) => state.card.sides === 'sided')
-  const [measuring, setMeasuring] = useState(false)
-  const [marking, setMarking] = useState(false)
   const set = (key: string, value: string) =>
     bench.getState().set(`alignment[${index}].${key}`, value)
   return (
@@ -52,30 +44,7 @@ export function CueCell({ item: cue, index }: { item: Cue; index: number }) {
           ))}
         </select>
       )}
-      <span className={classes.tools}>
-        {cue.measure || measuring ? (
-          <CueMeasure cue={cue} index={index} opened={measuring} onOpen={setMeasuring} />
-        ) : (
-          <button
-            className={`${classes.measured} ${classes.quiet}`}
-            aria-label={`Measure of cue ${index + 1}`}
-            onClick={() => setMeasuring(true)}
-          >
-            measure
-          </button>
-        )}
-        {cue.mark || marking ? (
-          <CueMark cue={cue} index={index} opened={marking} onOpen={setMarking} />
-        ) : (
-          <button
-            className={`${classes.measured} ${classes.quiet}`}
-            aria-label={`Mark of cue ${index + 1}`}
-            onClick={() => setMarking(true)}
-          >
-            mark
-          </button>
-        )}
-      </span>
+      <CueTools cue={cue} index={index} />
     </div>
   )
 }

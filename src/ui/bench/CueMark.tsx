@@ -13,7 +13,7 @@ import {
   markParts,
   markProblem,
 } from '@/core/figure'
-import { LABELS } from '@/core/language'
+import { FIGURE } from '@/core/language'
 import { FigureSvg } from '../shared/FigureSvg'
 import { useSchool } from '../shared/school'
 import classes from './CueCell.module.css'
@@ -64,10 +64,10 @@ export default function CueMark({
         <button
           className={`${classes.measured} ${problem ? classes.off : ''}`}
           aria-label={`Mark of cue ${index + 1}`}
-          title={mark && LABELS.markWords(mark)}
+          title={mark && FIGURE.markWords(mark)}
           onClick={() => onOpen(!opened)}
         >
-          {mark ? LABELS.mark[mark.kind] : 'mark'}
+          {mark ? FIGURE.marks[mark.kind] : 'mark'}
         </button>
       </Popover.Target>
       <Popover.Dropdown>
@@ -83,7 +83,7 @@ export default function CueMark({
               aria-pressed={mark?.kind === kind}
               onClick={() => choose(kind)}
             >
-              {LABELS.mark[kind]}
+              {FIGURE.marks[kind]}
             </Button>
           ))}
         </Group>
@@ -93,7 +93,7 @@ export default function CueMark({
             size="compact-xs"
             variant="light"
             onClick={() => set(offered)}
-          >{`As it is measured: ${LABELS.markWords(offered)}`}</Button>
+          >{`As it is measured: ${FIGURE.markWords(offered)}`}</Button>
         )}
         {mark && (
           <Group gap={6} mt={6}>
@@ -135,7 +135,7 @@ export default function CueMark({
                 namedBy: card.sideNamedBy,
                 marks: [mark],
               })}
-              label={LABELS.markWords(mark)}
+              label={FIGURE.markWords(mark)}
             />
             <FigureSvg
               drawing={drawnFigure(

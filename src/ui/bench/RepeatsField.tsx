@@ -2,27 +2,25 @@
 
 import { readRepeats, type Repeats, withValue, writeRepeats } from '@/core/card'
 import { type ComponentProps, useState } from 'react'
-import type { useBenchStore } from './store'
-
-/** Writes both ends of how often a step is done. */
-export function setRepeats(bench: ReturnType<typeof useBenchStore>, path: string, of: Repeats) {
-  const { repeat, repeatMost } = of
-  bench
-    .getState()
-    .edit(
-      (now) =>
-        withValue(withValue(now, `${path}.repeat`, repeat), `${path}.repeatMost`, repeatMost),
-      path
-    )
-}
+import { useBenchStore } from './store'
 
 interface RepeatsFieldProps extends Omit<ComponentProps<'input'>, 'onChange' | 'value'> {
   of: Repeats
-  onRepeats: (of: Repeats) => void
+  /** Of the step. */
+  path: string
 }
 
 /** How often a step is done: a number, or two with a hyphen. What is no count is not taken. */
-export function RepeatsField({ of, onRepeats, ...rest }: RepeatsFieldProps) {
+export function RepeatsField({ of, path, ...rest }: RepeatsFieldProps) {
+  const bench = useBenchStore()
+  const set = ({ repeat, repeatMost }: Repeats) =>
+    bench
+      .getState()
+      .edit(
+        (now) =>
+          withValue(withValue(now, `${path}.repeat`, repeat), `${path}.repeatMost`, repeatMost),
+        path
+      )
   const [typed, setTyped] = useState<string | null>(null)
   const shown = typed ?? writeRepeats(of)
   return (
@@ -35,7 +33,7 @@ export function RepeatsField({ of, onRepeats, ...rest }: RepeatsFieldProps) {
       onChange={(event) => {
         setTyped(event.currentTarget.value)
         const repeats = taken(event.currentTarget.value)
-        if (repeats) onRepeats(repeats)
+        if (repeats) set(repeats)
       }}
       onBlur={() => setTyped(null)}
     />

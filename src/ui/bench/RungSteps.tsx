@@ -1,22 +1,13 @@
 'use client'
 
-import { Button, Input, NativeSelect, NumberInput, Text } from '@mantine/core'
+import { Button, NativeSelect, NumberInput, Text } from '@mantine/core'
 import { nextBreath } from '@/core/breath'
-import {
-  BREATHS,
-  type Card,
-  freshId,
-  type Repeats,
-  type Rung,
-  type Step,
-  stepIds,
-  stepsOf,
-} from '@/core/card'
+import { BREATHS, type Card, freshId, type Rung, type Step, stepIds, stepsOf } from '@/core/card'
 import { LABELS } from '@/core/language'
 import { plainText } from '@/core/sides'
 import classes from './LadderSection.module.css'
 import { More } from './More'
-import { RepeatsField, setRepeats } from './RepeatsField'
+import { later } from '../shared/later'
 import { LineSpread, SidedLine } from './SidedLine'
 import { useBench, useBenchStore } from './store'
 
@@ -191,6 +182,8 @@ function Added({ step, path, index, at, change }: AddedProps) {
   )
 }
 
+const RepeatsField = later(() => import('./RepeatsField').then((module) => module.RepeatsField))
+
 interface BreathFieldsProps {
   name: string
   path: string
@@ -230,16 +223,15 @@ function BreathFields({ name, path, of, asBefore, repeats }: BreathFieldsProps) 
         onChange={(value) => set('seconds', number(value, 0.1))}
       />
       {repeats && (
-        <Input
-          component={RepeatsField}
-          size="xs"
-          w={96}
-          leftSection="×"
-          placeholder="repeats"
-          aria-label={`Repeats of ${name}`}
-          of={of}
-          onRepeats={(of: Repeats) => setRepeats(bench, path, of)}
-        />
+        <label className={classes.times}>
+          ×{' '}
+          <RepeatsField
+            placeholder="repeats"
+            aria-label={`Repeats of ${name}`}
+            of={of}
+            path={path}
+          />
+        </label>
       )}
     </>
   )

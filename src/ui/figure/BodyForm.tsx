@@ -3,7 +3,7 @@
 import { Group, NativeSelect, NumberInput } from '@mantine/core'
 import { BUILDS } from '@/core/card'
 import type { Figure } from '@/core/figure'
-import { LABELS } from '@/core/language'
+import { FIGURE } from '@/core/language'
 
 const PARTS = ['legs', 'arms', 'trunk'] as const
 
@@ -43,7 +43,7 @@ export function BodyForm({
           value={figure.body?.build ?? ''}
           data={[
             { value: '', label: 'the school’s' },
-            ...BUILDS.map((build) => ({ value: build, label: LABELS.build[build] })),
+            ...BUILDS.map((build) => ({ value: build, label: FIGURE.builds[build] })),
           ]}
           onChange={(event) => {
             const { build: _, ...rest } = figure.body ?? {}

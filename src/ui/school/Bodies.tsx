@@ -3,7 +3,7 @@
 import { NativeSelect } from '@mantine/core'
 import { BUILDS, type Build, type School } from '@/core/card'
 import { drawnFigure, readFigure, startOf } from '@/core/figure'
-import { LABELS } from '@/core/language'
+import { FIGURE } from '@/core/language'
 import { FigureSvg } from '../shared/FigureSvg'
 import classes from './Bodies.module.css'
 
@@ -36,9 +36,9 @@ export function Bodies({ school: { builds, buildsBy }, onChange }: Props) {
             aria-pressed={builds.includes(build)}
             onClick={() => toggle(build)}
           >
-            <FigureSvg drawing={drawingOf(build)} label={LABELS.build[build]} />
+            <FigureSvg drawing={drawingOf(build)} label={FIGURE.builds[build]} />
             <span>
-              <span className={classes.mark} aria-hidden /> {LABELS.build[build]}
+              <span className={classes.mark} aria-hidden /> {FIGURE.builds[build]}
             </span>
           </button>
         ))}

@@ -1,5 +1,6 @@
 /** English: what is measured on a figure, what its angles mean, and what it says of itself. */
 
+import type { Build, CueMark } from '../../card'
 import type { PoseFacts } from '../poseFacts'
 
 /** What each measure means. */
@@ -99,6 +100,27 @@ const starts: Record<string, string> = {
   'side-lying': 'Lying on the left side',
 }
 
+const marks: Record<CueMark['kind'], string> = {
+  press: 'press',
+  reach: 'reach',
+  'draw-in': 'draw in',
+  turn: 'turn',
+  look: 'look',
+  plumb: 'plumb line',
+  arc: 'arc',
+  level: 'level line',
+  spread: 'even spread',
+}
+
+const builds: Record<Build, string> = {
+  usual: 'usual',
+  slight: 'slight',
+  long: 'long',
+  broad: 'broad',
+  heavy: 'heavy',
+  older: 'older',
+}
+
 const listed = (words: readonly string[]) =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
 
@@ -160,6 +182,11 @@ function pose(facts: PoseFacts): string {
 
 export const englishFigure = {
   pose,
+  marks,
+  builds,
+  /** Of a mark: `press: front foot`. */
+  markWords: ({ kind, part, way }: CueMark) =>
+    `${marks[kind]}: ${[part, way].filter(Boolean).join(', ')}`,
   measures,
   angles,
   starts,

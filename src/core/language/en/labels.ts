@@ -1,9 +1,7 @@
 import type {
   Base,
   Breath,
-  Build,
   Card,
-  CueMark,
   Manner,
   On,
   Pace,
@@ -23,27 +21,6 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
 const range = (least: number, most: number | undefined, one: string) =>
   most === undefined ? count(least, one) : `${least} to ${count(most, one)}`
 const tenth = (value: number) => Math.round(value * 10) / 10
-
-const mark: Record<CueMark['kind'], string> = {
-  press: 'press',
-  reach: 'reach',
-  'draw-in': 'draw in',
-  turn: 'turn',
-  look: 'look',
-  plumb: 'plumb line',
-  arc: 'arc',
-  level: 'level line',
-  spread: 'even spread',
-}
-
-const build: Record<Build, string> = {
-  usual: 'usual',
-  slight: 'slight',
-  long: 'long',
-  broad: 'broad',
-  heavy: 'heavy',
-  older: 'older',
-}
 
 const verdict: Record<Verdict, string> = {
   avoid: 'avoid',
@@ -341,11 +318,6 @@ export const englishLabels = {
   manner,
   breath,
   verdict,
-  build,
-  mark,
-  /** Of a mark: `press: front foot`. */
-  markWords: ({ kind, part, way }: CueMark) =>
-    `${mark[kind]}: ${[part, way].filter(Boolean).join(', ')}`,
   on,
   region,
   status,
