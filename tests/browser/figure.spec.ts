@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { expectAccessible, newCard, openBench, saved } from './helpers'
+import { demoText, expectAccessible, newCard, openBench, saved } from './helpers'
 
 /** A body that is posed, drawn and measured, as a trainer meets it. */
 
@@ -78,7 +78,9 @@ test('a figure is started, pulled by hand and by keys, taken back, and saved', a
   ])
   const svg = await request.get(`/api/cards/${id}/figure?of=start`)
   expect(svg.headers()['content-type']).toContain('image/svg+xml')
-  expect(await svg.text()).toContain('<title>Posed</title>')
+  expect(await svg.text()).toMatch(
+    /<title id="title">Posed<\/title>\n<desc id="desc">On the floor: left sole and right sole\./
+  )
 })
 
 test('angles are typed, contacts and a measure chosen, another form seen behind', async ({
@@ -95,7 +97,7 @@ test('angles are typed, contacts and a measure chosen, another form seen behind'
 
   const region = page.getByRole('region', { name: 'Figure' })
   await page.getByRole('button', { name: 'left elbow angle' }).click()
-  await expect(region.locator('path[stroke="var(--figure-measure)"]').first()).toBeAttached()
+  await expect(region.locator('[data-part="measure"] path').first()).toBeAttached()
   await page.getByLabel('Behind it').selectOption({ label: 'nothing behind' })
 
   // A hand that cannot reach the floor from there is told, in centimetres.
@@ -216,4 +218,68 @@ test('the shelf shows figures from addresses that may be kept', async ({ page, r
   expect((await png.body()).subarray(1, 4).toString()).toBe('PNG')
   expect((await request.get('/api/cards/mountain/figure?side=up')).status()).toBe(400)
   expect((await request.get('/api/cards/mountain/figure?of=nothing')).status()).toBe(404)
+})
+
+test('a cue is marked on the figure, chosen by looking at it, and drawn on the card', async ({
+  page,
+  request,
+}) => {
+  const made = await request.post('/api/import', {
+    multipart: {
+      file: {
+        name: 'x.md',
+        mimeType: 'text/markdown',
+        buffer: Buffer.from(
+          demoText('gate')
+            .replace('id: gate', 'id: marked-gate')
+            .replace(/ {2}- Mark: .*\n/g, '')
+        ),
+      },
+    },
+  })
+  expect(made.status()).toBe(200)
+  await openBench(page, 'marked-gate')
+  await page.getByRole('button', { name: 'Mark of cue 3' }).click()
+  // What the cue measures offers its mark.
+  await page.getByRole('button', { name: 'As it is measured: plumb line: left hip' }).click()
+  const looks = page.getByRole('img', { name: 'plumb line: left hip' })
+  await expect(looks.locator('[data-part="teachDots"]')).toBeAttached()
+  await page.getByRole('button', { name: 'press', exact: true }).click()
+  await page.getByLabel('Where').selectOption('right foot')
+  await expect(
+    page.getByRole('img', { name: 'press: right foot' }).locator('[data-part="teachHead"]')
+  ).toBeAttached()
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await expectAccessible(page)
+
+  await page.goto('/cards/marked-gate')
+  await expect(page.getByText('press: right foot').first()).toBeVisible()
+  await expect(page.getByText('press: left foot').first()).toBeVisible()
+  const svg = await (await request.get('/api/cards/marked-gate/figure?manner=lines')).text()
+  expect(svg).not.toContain('fill="#4a6066"')
+  expect(svg).toContain('<g id="cloth" fill="none"')
+})
+
+test('the school picks bodies by looking at them, and cards are drawn with them', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/school')
+  await page.getByRole('button', { name: 'older' }).click()
+  await page.getByRole('button', { name: 'usual' }).click()
+  await page.getByRole('button', { name: 'Save for the deck' }).click()
+  await expect(page.getByRole('button', { name: 'Save for the deck' })).toBeHidden()
+  await page.goto('/')
+  const picture = page.locator('article', { hasText: 'Mountain' }).locator('img')
+  await expect(picture).toHaveAttribute('src', /build=older/)
+  const svg = await (await request.get((await picture.getAttribute('src'))!)).text()
+  expect(svg).toContain('<g id="lightHair"')
+  expect((await request.get('/api/cards/mountain/figure?build=giant')).status()).toBe(400)
+  // The others find the deck as it was.
+  await page.goto('/school')
+  await page.getByRole('button', { name: 'usual' }).click()
+  await page.getByRole('button', { name: 'older' }).click()
+  await page.getByRole('button', { name: 'Save for the deck' }).click()
+  await expect(page.getByRole('button', { name: 'Save for the deck' })).toBeHidden()
 })

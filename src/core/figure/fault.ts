@@ -25,7 +25,7 @@ export interface Wanted {
 const TRIED = 3
 const MOST = 55
 /** How many angles are tried, those that count most first. */
-const ANGLES_TRIED = 10
+const ANGLES_TRIED = 6
 /** How far past its tolerance a measure is pushed, in tolerances. */
 const PAST = 2.5
 
@@ -34,7 +34,22 @@ const PAST = 2.5
  * tolerance, away from where the good form stands.
  * @returns null when there is no such measure, or no one angle pushes it out
  */
-export function faultOf(
+export function faultOf(figure: Figure, wanted: Wanted, context: MeasureContext): Fault | null {
+  const key = JSON.stringify([figure, wanted, context])
+  const before = known.get(key)
+  if (before !== undefined) return before
+  if (known.size >= MOST_KEPT) known.clear()
+  const fault = worked(figure, wanted, context)
+  known.set(key, fault)
+  return fault
+}
+
+const known = new Map<string, Fault | null>()
+const MOST_KEPT = 300
+/** Rounds that a wrong form is given to stand. */
+const ROUNDS = 40
+
+function worked(
   figure: Figure,
   { name, target, tolerance }: Wanted,
   context: MeasureContext
@@ -65,7 +80,7 @@ export function faultOf(
       ...figure,
       angles: { ...figure.angles, [joint]: { ...figure.angles[joint], [angle]: Math.round(to) } },
     }
-    const stands = solve(wrong)
+    const stands = solve(wrong, { rounds: ROUNDS })
     const value = read(stands)
     if (value === undefined || Math.abs(value - target) <= tolerance * 1.3) continue
     if (stands.unmet.length > good.unmet.length) continue
