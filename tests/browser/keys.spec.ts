@@ -72,9 +72,10 @@ test('a new card, its steps, a cue, its figure and a pull of its hand, by keys a
   await expect
     .poll(async () => {
       const { card } = await (await request.get('/api/cards/written-by-keys')).json()
-      return card.setUp.figure?.contacts?.length
+      const forms = [card.setUp, ...card.enter].flatMap(({ figure }) => figure ?? [])
+      return forms.map(({ contacts }) => contacts.length)
     })
-    .toBe(2)
+    .toEqual([2])
   const { card } = await (await request.get('/api/cards/written-by-keys')).json()
   expect(
     card.enter.map(({ breath, text }: { breath: string; text: string }) => [breath, text])
