@@ -24,4 +24,6 @@ module.exports = {
   globalSetup: '<rootDir>/tests/support/database.cjs',
   globalTeardown: '<rootDir>/tests/support/databaseStop.cjs',
   maxWorkers: 2,
+  // No test is timed: a busy machine only takes longer.
+  testTimeout: 60_000,
 }

@@ -3,7 +3,7 @@ import type { MeasureContext } from '../landmarks'
 import type { Mark } from '../marks'
 import { touchPoints } from '../parts'
 import type { Solved } from '../solve'
-import { mirroredPose, place, pointIn } from '../skeleton'
+import { mirroredPose, place, pointIn, type Segment } from '../skeleton'
 import { rampUnder } from '../constraints'
 import { type Figure, mirroredFigure, RAMP } from '../spec'
 import { dot, mid, norm, sub, type Vec } from '../vec'
@@ -161,7 +161,7 @@ function drawAsItIs(figure: Figure, solved: Solved, view: View, options: DrawOpt
     for (const line of solid.lines)
       for (const part of seenStretches(dense(line), grid, regions, see, 0.012))
         add('propLine', linePath(part))
-  for (const path of strapPaths(figure, solved, see)) {
+  for (const path of strapPaths(figure, solved, grid, regions, see)) {
     add('strapEdge', path)
     add('strap', path)
   }
@@ -423,12 +423,48 @@ function seenStretches(
   return stretches.filter((line) => line.length > 1)
 }
 
-function strapPaths(figure: Figure, solved: Solved, see: See): string[] {
-  return figure.straps.map(([from, to]) => {
+/** Straps as bands: from part to part, and round what they hold. */
+function strapPaths(
+  figure: Figure,
+  solved: Solved,
+  grid: Grid,
+  regions: Regions,
+  see: See
+): string[] {
+  return figure.straps.flatMap(([from, to]) => {
     const end = (part: string) => onPlane(see(touchPoints(part, solved)[0]!.at))
-    return linePath([end(from), end(to)])
+    const loops = [from, to].flatMap((part) =>
+      seenStretches(dense(loopRound(part, solved)), grid, regions, see, 0.016)
+    )
+    return [linePath([end(from), end(to)]), ...loops.map(linePath)]
   })
 }
+
+/** How wide and how deep a foot or a hand is that a strap goes round, in statures. */
+const HELD: Record<string, [segment: string, y: number, z: number, wide: number, deep: number]> = {
+  sole: ['Foot', -0.02, 0.05, 0.03, 0.026],
+  heel: ['Foot', -0.02, -0.01, 0.026, 0.026],
+  toes: ['Toes', 0, 0.012, 0.027, 0.015],
+  hand: ['Hand', -0.045, 0, 0.027, 0.016],
+  palm: ['Hand', -0.045, 0, 0.027, 0.016],
+}
+
+/** A ring round a foot or a hand; nothing round other parts. */
+function loopRound(part: string, { placed }: Solved): Vec[] {
+  const [, side, what] = /^(left|right) (.+)$/.exec(part) ?? []
+  const held = what === undefined ? undefined : HELD[what]
+  if (!held) return []
+  const [segment, y, z, wide, deep] = held
+  return Array.from({ length: 25 }, (_, i) => {
+    const [c, s] = [Math.cos((i / 24) * 2 * Math.PI), Math.sin((i / 24) * 2 * Math.PI)]
+    // Across a foot up and down is its depth, across a hand back and front.
+    const at: Vec = segment === 'Hand' ? [wide * c, y, z + deep * s] : [wide * c, y + deep * s, z]
+    return pointIn(placed, `${side}${segment}` as Segment, at)
+  })
+}
+
+/** Thickness of a wall, in statures. */
+const WALL = 0.035
 
 /** The floor, the wall and the frame of a drawing. */
 function frameOf(figure: Figure, solved: Solved, grid: Grid, view: View, see: See) {
@@ -454,13 +490,24 @@ function frameOf(figure: Figure, solved: Solved, grid: Grid, view: View, see: Se
   if (figure.wall !== undefined && Math.abs(Math.sin((view.turn * Math.PI) / 180)) > 0.5) {
     const [wx] = see([solved.pose.root[0], 0, figure.wall])
     const high = Math.max(top + 0.04, 0.6)
+    // The wall has its thickness behind the face that is touched.
+    const [inside] = see([
+      solved.pose.root[0],
+      0,
+      figure.wall + Math.sign(figure.wall || -1) * WALL,
+    ])
     floor.push(
-      linePath([
+      closed([
         [wx, ground],
         [wx, high],
+        [inside, high],
+        [inside, ground],
       ])
     )
-    hold([[wx, high]])
+    hold([
+      [wx, high],
+      [inside, high],
+    ])
   }
   if (view.tilt < FROM_ABOVE) {
     bottom = Math.min(bottom, ground)

@@ -7,10 +7,10 @@ import type { FleshPart } from './flesh'
 
 /**
  * Lines on the surface of a body that show how it is turned and bent: the middle line in front and
- * the spine behind, the waist, the shoulder blades, the creases of bent joints.
+ * the spine behind, the waist, the shoulder blades, the sit bones, the creases of bent joints.
  */
 export interface Seam {
-  name: 'middle' | 'spine' | 'waist' | 'blade' | 'crease' | 'groin'
+  name: 'middle' | 'spine' | 'waist' | 'blade' | 'sit bone' | 'crease' | 'groin'
   points: Vec[]
   /** The way outward at each point; none where the line lies inside the flesh. */
   ways?: Vec[]
@@ -78,7 +78,7 @@ export function trunkSeams(
     ),
     seam(
       'spine',
-      down.slice(0, 9).flatMap((place) => on(place, [0, 0, -1]))
+      down.slice(0, 8).flatMap((place) => on(place, [0, 0, -1]))
     ),
   ]
   if (!fine) return along
@@ -100,7 +100,16 @@ export function trunkSeams(
       ).flatMap(([x, y]) => on(['ribs', x, y, 0], [0, 0, -1]))
     )
   )
-  return [...along, seam('waist', waist), ...blades]
+  // Under each sit bone, seen from behind.
+  const sits = ([1, -1] as const).map((s) =>
+    seam(
+      'sit bone',
+      ([0.01, 0.026, 0.044, 0.062] as const).flatMap((x, i) =>
+        on(['pelvis', s * x, -0.044 - [0, 0.006, 0.006, 0][i]!, -0.012], [0, 0, -1])
+      )
+    )
+  )
+  return [...along, seam('waist', waist), ...blades, ...sits]
 }
 
 /** Joints that have a crease when they are bent by more than so many degrees. */
