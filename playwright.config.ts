@@ -3,7 +3,8 @@ import { BROWSER_ARGS } from './scripts/lib.mjs'
 
 export default defineConfig({
   testDir: 'tests/browser',
-  timeout: 60_000,
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '.notula/results/browser.json' }]],
