@@ -356,7 +356,7 @@ function surfaceLines(
       .map((run) => run.filter((p) => insideBody(grid, regions, p)))
       .map((line): SurfaceLine => ({ kind: name === 'groin' ? 'seam' : 'crease', line }))
   })
-  const face = faceLines(solved, see).flatMap((points) =>
+  const face = (fine ? faceLines(solved, see) : []).flatMap((points) =>
     seenStretches(dense(points), grid, regions, see, 0.012).map((line) => ({
       kind: 'face' as const,
       line,

@@ -2,7 +2,7 @@ import type { Body } from '../body'
 import { type Placed, pointIn, type Segment } from '../skeleton'
 import type { Vec } from '../vec'
 import { type Cone, cone } from './cones'
-import { footCones, handCones, mittCones, type HandForm } from './handsAndFeet'
+import { footCones, handCones, type HandForm, mittCones, plainFoot } from './handsAndFeet'
 
 /** The flesh that is drawn, as round cones. The radii are our own, set by looking. */
 
@@ -45,10 +45,10 @@ export function fleshOf(
     pointIn(placed, segment, [x, y, z])
   return [
     trunkOf(body, at),
-    ...headOf(body, at),
+    ...headOf(body, at, fine),
     ...([1, -1] as const).flatMap((s) => [
       ...armOf(body, at, s, hands[sideOf(s)], fine),
-      ...legOf(body, at, s),
+      ...legOf(body, at, s, fine),
     ]),
   ]
 }
@@ -105,7 +105,7 @@ function trunkOf(body: Body, at: At): FleshPart {
   }
 }
 
-function headOf(body: Body, at: At): FleshPart[] {
+function headOf(body: Body, at: At, fine: boolean): FleshPart[] {
   const up = body.headUp / 0.125
   const head = (x: number, y: number, z: number) => at('head', x * up, y * up, z * up)
   const core = { limb: 'core', melt: 0.012 } as const
@@ -158,7 +158,7 @@ function headOf(body: Body, at: At): FleshPart[] {
         cone(head(0, 0.06, -0.02), 0.0475 * up, head(0, 0.036, -0.022), 0.037 * up),
       ],
     },
-    ...([1, -1] as const).map((s): FleshPart => ({
+    ...(fine ? ([1, -1] as const) : []).map((s): FleshPart => ({
       ...core,
       name: `${sideOf(s)} ear`,
       parent: 'head',
@@ -228,7 +228,7 @@ const hemAt = (at: Vec, from: Vec, to: Vec) => ({
   way: [to[0] - from[0], to[1] - from[1], to[2] - from[2]] as Vec,
 })
 
-function legOf(body: Body, at: At, s: 1 | -1): FleshPart[] {
+function legOf(body: Body, at: At, s: 1 | -1, fine: boolean): FleshPart[] {
   const side = sideOf(s)
   const limb = `${side}Leg` as const
   const own = (name: string) => (x: number, y: number, z: number) =>
@@ -276,7 +276,7 @@ function legOf(body: Body, at: At, s: 1 | -1): FleshPart[] {
       root: foot(0, 0, 0),
       tone: 'skin',
       melt: 0.01,
-      cones: footCones(body, foot, toes, s),
+      cones: fine ? footCones(body, foot, toes, s) : plainFoot(body, foot, toes),
     },
   ]
 }
