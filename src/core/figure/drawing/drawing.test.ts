@@ -171,8 +171,8 @@ describe('the flesh', () => {
   test('head, hand and foot are as long as the table says', () => {
     // Drillis & Contini 1966, as given in Winter (from memory).
     const parts = seen(start('standing'), SIDE)
+    const grid = gridOf(parts, 0.003)
     const box = (name: string) => {
-      const grid = gridOf(parts, 0.003)
       const points = partRings(
         grid,
         parts.find(({ part }) => part.name === name)!
