@@ -67,3 +67,14 @@ test('a measure and a ghost are drawn when asked for; a taller person has a long
   expect(kinds).toEqual(expect.arrayContaining(['measure', 'ghost']))
   expect(more.measures['stance']!.value / plain.measures['stance']!.value).toBeCloseTo(190 / 170, 2)
 })
+
+test('a form is seen as the final form of its card, and keeps that view while it is pulled', () => {
+  const standing = start('standing')
+  const final = { ...start('hands-and-knees'), view: { turn: 35, tilt: 0 } }
+  const own = workFigure(job(standing)).view
+  const like = workFigure(job(standing, { like: final, lead: 'left' })).view
+  expect([own.turn === 35, like]).toEqual([false, { turn: 35, tilt: 0 }])
+  const from = workFigure(job(standing)).pose
+  const drag = { handle: 'left hand', from, dx: 2, dy: -4 }
+  expect(workFigure(job(standing, { drag, seen: like })).view).toEqual(like)
+})

@@ -23,7 +23,9 @@ import {
   USUAL_STATURE,
   type Vec,
   type View,
+  solved as solvedOnce,
   viewOf,
+  viewsOf,
 } from '@/core/figure'
 
 /** What the figure bench asks for. */
@@ -36,6 +38,12 @@ export interface FigureJob {
   drag?: { handle: string; from: Pose; dx: number; dy: number }
   /** Another form, drawn as an outline behind. */
   ghost?: Figure
+  /** The final form of the card: this one is seen as that one is, when it has no view of its own. */
+  like?: Figure
+  /** The side that leads on a card with two; it is to be nearer. */
+  lead?: Side | null
+  /** From where it is seen while a part is pulled. */
+  seen?: View
   /** A measure that is shown on the drawing. */
   show?: string
   /** Of the person, in cm; props keep their size. */
@@ -76,11 +84,23 @@ const COARSE = 0.026
 
 /** Solves and draws a figure, as it is or with one part pulled. */
 export function workFigure(job: FigureJob): FigureAnswer {
-  const { seq, figure, side, namedBy, drag, ghost, show, stature = USUAL_STATURE } = job
+  const {
+    seq,
+    side,
+    namedBy,
+    drag,
+    ghost,
+    show,
+    seen,
+    like,
+    lead = null,
+    stature = USUAL_STATURE,
+  } = job
+  const figure = drag && seen && !job.figure.view ? { ...job.figure, view: seen } : job.figure
   const context = { lead: side, namedBy, stature }
   const { solved, view } = drag
     ? pulledFigure(figure, { ...drag, right: drag.dx / UNIT, up: -drag.dy / UNIT }, stature)
-    : asAsked(figure, stature)
+    : asAsked(figure, stature, lead, like)
   const see = lens(view)
   const onDrawing = (p: Vec) => {
     const [x, y] = see(p)
@@ -109,7 +129,10 @@ export function workFigure(job: FigureJob): FigureAnswer {
   }
 }
 
-function asAsked(figure: Figure, stature: number) {
-  const solved = solve(figure, { stature })
-  return { solved, view: viewOf(figure, solved) }
+function asAsked(figure: Figure, stature: number, lead: Side | null, like?: Figure) {
+  const pose = solve(figure, { stature })
+  const [view] = like
+    ? viewsOf([{ figure, standing: pose }], { figure: like, standing: solvedOnce(like) }, lead)
+    : [viewOf(figure, pose)]
+  return { solved: pose, view: view! }
 }

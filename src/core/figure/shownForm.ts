@@ -18,7 +18,11 @@ function viewIn(card: Card, figure: Figure): View {
   const before = known.get(figure)
   if (before) return before
   const lead = card.sides === 'sided' ? card.writtenFor : null
-  const [view] = viewsOf([{ figure, standing: solved(figure) }], solved(final), lead)
+  const [view] = viewsOf(
+    [{ figure, standing: solved(figure) }],
+    { figure: final, standing: solved(final) },
+    lead
+  )
   known.set(figure, view!)
   return view!
 }

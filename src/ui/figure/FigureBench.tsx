@@ -7,6 +7,7 @@ import { type Card, figuresOf, type Part, type Rung, type Step, titleOf } from '
 import {
   anglesOf,
   type Figure,
+  finalFigure,
   finalPlace,
   keyframesOf,
   mirroredFigure,
@@ -87,6 +88,11 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
   const frame = keyframesOf(now.card).frames.find((each) => each.where === where)
   const changed = !sameFigure(figure, saved)
 
+  // All forms of a card are seen from where its final form is.
+  const like = useMemo(
+    () => (where === finalPlace(now.card) ? figure : finalFigure(now.card)?.figure),
+    [now.card, where, figure]
+  )
   const wish = useMemo(
     () =>
       figure && {
@@ -94,10 +100,12 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
         side,
         namedBy: card.sideNamedBy,
         stature,
+        lead: card.sides === 'sided' ? side : null,
+        ...(like ? { like } : {}),
         ...(ghost ? { ghost } : {}),
         ...(show ? { show } : {}),
       },
-    [figure, side, card.sideNamedBy, stature, ghost, show]
+    [figure, side, card.sideNamedBy, card.sides, stature, like, ghost, show]
   )
   useEffect(() => {
     if (wish) ask(wish)
@@ -276,7 +284,7 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
             <Stage
               answer={answer}
               title={titleOf(card)}
-              onDrag={(drag) => ask({ ...wish!, drag })}
+              onDrag={(drag) => ask({ ...wish!, drag, seen: answer.view })}
               onDrop={(pose) => change({ ...figure, angles: anglesOf(pose) })}
             />
           )}

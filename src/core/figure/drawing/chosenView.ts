@@ -101,16 +101,20 @@ export function chosenView(body: Body, placed: Placed, lead: Side | null = null)
   return best
 }
 
+/** A form that is looked at: what it says of its view, and how it stands. */
+interface Seen {
+  figure: Pick<Figure, 'view'>
+  standing: Standing
+}
+
 /**
  * The views of all forms of a card: the one of its final form, and another only for a form of
  * which it hides a limb that can be seen.
  */
-export function viewsOf(
-  forms: readonly { figure: Pick<Figure, 'view'>; standing: Standing }[],
-  final: Standing,
-  lead: Side | null
-): View[] {
-  const shared = chosenView(final.body, final.placed, lead)
+export function viewsOf(forms: readonly Seen[], final: Seen, lead: Side | null): View[] {
+  const shared = final.figure.view
+    ? viewOf(final.figure, final.standing)
+    : chosenView(final.standing.body, final.standing.placed, lead)
   return forms.map(({ figure, standing: { body, placed } }) => {
     if (figure.view) return viewOf(figure, { body, placed })
     const own = chosenView(body, placed, lead)
