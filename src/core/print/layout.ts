@@ -137,7 +137,6 @@ const setUp: Lay = (of) => {
   )
 }
 
-/** What is told of the breath of a step beside its shape. */
 /** What stands beside a step: its own seconds, how often it is done in all, the cycle. */
 function besides({ labels }: Laying, step: Partial<Step>, times: number): string[] {
   const once = times === repeatsOfStep(step)

@@ -25,8 +25,9 @@ const HIDDEN = 0.012
 /** Two parts side by side touch when they are as near as this, and one is hardly behind the other. */
 const TOUCHING = 0.004
 const BESIDE = 0.03
-/** Parts that are drawn whole by their own tone. */
+/** Parts whose edges are not missed while a part is pulled. */
 const SMALL = /hand|foot|head|trunk/
+/** Parts that are drawn whole by their own tone. */
 const UNLINED = new Set(['hair', 'left ear', 'right ear', 'neck'])
 
 const step = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])

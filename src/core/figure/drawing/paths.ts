@@ -4,7 +4,7 @@ import type { Point } from './fields'
 
 export const UNIT = 100
 export const hundredths = (value: number) => String(Math.round(value * UNIT * 100) / 100)
-export const xy = ([x, y]: Point) => `${hundredths(x)} ${hundredths(-y)}`
+const xy = ([x, y]: Point) => `${hundredths(x)} ${hundredths(-y)}`
 
 /** How far a curve may be from its points, in statures; of the sides of a stroke. */
 const OFF = 0.0011

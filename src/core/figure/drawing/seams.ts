@@ -19,7 +19,7 @@ export interface Seam {
 const reading: Reading = { d: 0, gx: 0, gy: 0 }
 
 /** Where the surface of round cones is, from a place inside on that way; null when it meets none. */
-export function surfaceAt(cones: readonly Cone[], from: Vec, way: Vec): Vec | null {
+function surfaceAt(cones: readonly Cone[], from: Vec, way: Vec): Vec | null {
   const ahead = unit(way)
   const side = unit(cross(Math.abs(ahead[1]) > 0.9 ? [1, 0, 0] : [0, 1, 0], ahead))
   const up = cross(ahead, side)
