@@ -102,5 +102,5 @@ export function footCones(
 export const plainFoot = ({ ankleHeight: ah, foot: long }: Body, foot: In, toes: In): Cone[] => [
   cone(foot(0, 0.004, -0.002), 0.0185, foot(0, -ah + 0.021, -0.018), 0.0205),
   cone(foot(0, -0.004, 0.002), 0.0185, foot(0, -ah + 0.0165, long * 0.5), 0.0165),
-  cone(toes(0, 0.004, 0), 0.0135, toes(-0.004, 0.001, 0.03), 0.0085),
+  cone(toes(0, 0.004, 0), 0.0135, toes(0, 0.001, 0.03), 0.0085),
 ]
