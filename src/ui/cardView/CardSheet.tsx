@@ -123,7 +123,7 @@ function Lines({ item, side, rest }: { item: Item; side: Side; rest?: string }) 
       {first && <OneLine line={first} side={side} />}
       {item.drawn?.length === 1 && <Figure of={item.drawn[0]!} small />}
       {item.drawn && item.drawn.length > 1 && (
-        <div className={classes.beside}>
+        <div className={classes.wrongAndRight}>
           {item.drawn.map((each) => (
             <figure key={each.caption}>
               <Figure of={each} />
