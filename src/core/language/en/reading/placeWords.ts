@@ -1,0 +1,94 @@
+import type { Thing } from '../../instruction'
+import type { StartTold } from '../../instruction'
+import { THING_WORDS } from './bodyWords'
+import { wordsOf } from './phrases'
+
+/** English words for starting positions, and for props. Common practice, no source. */
+
+const LEGS_LONG =
+  /\blegs? (?:are |is )?(?:both )?(?:long|straight|extended|stretched|outstretched|out|forward|in front)|\b(?:straight|long|outstretched|extended) legs|\bstaff\b|\bknees (?:are )?straight|\blegs (?:stretched |extended |straight |long )?(?:out )?(?:in front|forward)|\bextend (?:the|your|both) legs|\bstretch (?:the|your|both) legs/
+const CROSSED =
+  /\bcross(?:ed)?[- ]?legg?ed|\b(?:legs|shins|ankles) crossed|\bcrossed (?:legs|shins)|\beasy seat|\bcross (?:the|your) (?:legs|shins)|\bshin in front|\btailor/
+const KNEES_BENT =
+  /\bknees? (?:are )?bent|\bbent knees|\bbend (?:the|your|both) knees|\bfeet (?:are )?(?:flat |planted |placed )?(?:hip[- ]?\w+ )?(?:on|to) the (?:floor|ground|mat)|\bsoles (?:flat )?on the (?:floor|ground|mat)|\bfeet under the knees|\bfeet flat|\bfeet close to|\bfeet near|\bknees up\b|\bfeet planted/
+
+/** In order: the first that fits. */
+const STARTS: [start: string, fits: RegExp, not?: RegExp][] = [
+  [
+    'hands-and-knees',
+    /\bhands and (?:the |your )?knees\b|\bknees and (?:the |your )?hands\b|\ball[- ]fours\b|\btable[- ]?top\b|\bhands (?:are )?(?:placed )?(?:directly )?(?:under|below|beneath) (?:the |your )?shoulders?.*\bknees (?:are )?(?:directly )?(?:under|below|beneath) (?:the |your )?hips|\bknees (?:directly )?(?:under|below) (?:the |your )?hips.*\bhands (?:directly )?(?:under|below) (?:the |your )?shoulders/,
+  ],
+  ['dog', /\b(?:downward|down)[- ]?(?:facing)?[- ]dog\b|\bdog pose\b|^dog\b|\bin dog\b/],
+  ['plank', /\bplank\b|\bpush-?up position/],
+  ['squat', /\bsquat\b|\bcrouch/],
+  [
+    'heel-seat',
+    /\b(?:sit|seated|sitting|rest|kneel|kneeling)\b.*\bon (?:top of )?(?:the|your|both) (?:heels|feet|calves|shins)\b|\bheel seat\b|\bsit(?:ting)? back (?:on|onto|to) (?:the|your) heels|\bkneeling seat\b|\bsit between the heels/,
+  ],
+  [
+    'chair',
+    /\b(?:sit|seated|sitting|perch)\b.*\b(?:on|at) (?:the|a|your) (?:\w+ )*(?:chair|stool|bench)\b|\b(?:sit|seated|sitting)\b[^.]*\bchair\b|\bin a chair\b/,
+    /\bhands? on (?:the|a) chair|\bface the chair|\bfacing (?:the|a) chair|\bcalves on/,
+  ],
+  [
+    'cross-legged',
+    new RegExp(`\\b(?:sit|seat|seated|sitting)\\b.*(?:${CROSSED.source})|^(?:${CROSSED.source})`),
+  ],
+  [
+    'long-seat',
+    new RegExp(
+      `\\b(?:sit|seat|seated|sitting)\\b.*(?:${LEGS_LONG.source})|^(?:${LEGS_LONG.source})`
+    ),
+  ],
+  [
+    'bound-seat',
+    /\b(?:sit|seat|seated|sitting)\b.*\bsoles (?:of the feet |of your feet )?together/,
+  ],
+  ['seat-knees-bent', new RegExp(`\\b(?:sit|seat|seated|sitting)\\b.*(?:${KNEES_BENT.source})`)],
+  ['seat', /\b(?:sit|seated|sitting)\b/],
+  [
+    'side-lying',
+    /\b(?:lie|lying|lay|roll|rest|recline)\b.*\bon(?:to)? (?:the|your|one|a) (?:\{?(?:left|right)\}? )?side\b|\bside-?lying\b|^on (?:the|your) \{?(?:left|right)\}? side/,
+  ],
+  [
+    'prone',
+    /\b(?:lie|lying|lay|rest)\b.*\b(?:front|belly|stomach|tummy|abdomen)\b|\bprone\b|\bface[- ]down\b|\bfacing down\b|^on (?:the|your) (?:front|belly|stomach|tummy)/,
+  ],
+  [
+    'supine-knees-bent',
+    new RegExp(
+      `(?:\\b(?:lie|lying|lay|recline)\\b|\\bsupine\\b|^on (?:the|your) back).*(?:${KNEES_BENT.source})`
+    ),
+    /\bcalves on|\blegs (?:on|up)/,
+  ],
+  [
+    'supine',
+    /\b(?:lie|lying|lay|rest|recline)\b.*\b(?:back|spine)\b|\bsupine\b|\bface[- ]up\b|^on (?:the|your) back\b|\blie down\b|^lie\b/,
+  ],
+  ['kneeling', /\bkneel(?:ing)?\b|\bon (?:the|your|both) (?:knees|shins)\b/],
+  [
+    'wide',
+    /\b(?:stand|standing)\b.*(?:\b(?:feet|legs)\b[^,.;]*\b(?:wide|leg[- ]?length|leg's length|apart wide|astride|three feet|four feet|one leg|far apart)|\bwide (?:stance|stand|legs|feet)\b|\blegs apart\b)|\bwide (?:stance|stand|standing)\b|\bstraddle stand|^(?:feet|legs) (?:wide|a leg[- ]length|far) apart/,
+  ],
+  ['standing', /\bstand(?:ing)?\b|\bmountain\b|^feet\b/],
+]
+
+/** Where a line of a set-up begins. */
+export function startOfLine(line: string): StartTold | null {
+  const text = line.toLowerCase().replace(/[’‘]/g, "'").trim()
+  const start = STARTS.find(([, fits, not]) => fits.test(text) && !not?.test(text))
+  if (!start) return null
+  const side =
+    start[0] === 'side-lying' ? (wordsOf(line).find((word) => word.side)?.side ?? null) : null
+  return { start: start[0], side }
+}
+
+const PROPS: Thing[] = ['block', 'strap', 'bolster', 'blanket', 'chair', 'wall']
+const NAMED = PROPS.map((prop): [Thing, RegExp] => [
+  prop,
+  new RegExp(`\\b(?:${THING_WORDS[prop].split(', ').join('|')})s?\\b`, 'i'),
+])
+
+/** The props that a line names. */
+export const propsIn = (line: string): Thing[] =>
+  NAMED.filter(([, named]) => named.test(line)).map(([prop]) => prop)

@@ -1,0 +1,2 @@
+export * from './readLine'
+export * from './settle'

@@ -1,0 +1,111 @@
+import type { Card } from '../card'
+import { type Instruction, type LineRead, type Place, readerOf } from '../language'
+import { sidedLines } from '../sides'
+import { knownOf, type Known, nothingKnown, settle } from './settle'
+
+const NOT_READ: LineRead = { instructions: [], notUnderstood: [] }
+
+const lines = new Map<string, LineRead>()
+const MOST_KEPT = 4000
+
+/** A line as its language reads it, worked out once. */
+function read(text: string, language: string): LineRead {
+  const reader = readerOf(language)
+  if (!reader) return { ...NOT_READ, notUnderstood: text ? [[0, text.length]] : [] }
+  const key = `${language} ${text}`
+  const before = lines.get(key)
+  if (before) return before
+  const now = reader.read(text)
+  if (lines.size >= MOST_KEPT) lines.clear()
+  lines.set(key, now)
+  return now
+}
+
+/**
+ * What a line asks for. A language that cannot be read yet understands nothing.
+ * @param known what came before; it learns from this line
+ */
+export function readLine(text: string, language = 'en', known: Known = nothingKnown()): LineRead {
+  const { instructions, notUnderstood } = read(text, language)
+  return { instructions: settle(instructions, known), notUnderstood }
+}
+
+/** A line of a card with what was read in it. */
+export interface ReadLine extends LineRead {
+  /** Path of its text on the card. */
+  where: string
+  text: string
+  field: string
+}
+
+/** The fields whose lines move the body, in the order of the work. */
+const MOVING = ['enter', 'alignment', 'otherWay', 'exit']
+
+const cards = new WeakMap<Card, ReadLine[]>()
+
+/**
+ * The set-up, the steps and the cues of a card, read in order: relative words are settled by
+ * what the side is named by and by the lines before.
+ */
+export function readCard(card: Card): readonly ReadLine[] {
+  const before = cards.get(card)
+  if (before) return before
+  const known = knownOf(card)
+  const own = sidedLines(card).filter(
+    ({ owner }) => owner.of === 'step' || owner.of === 'cue' || owner.of === 'setUp'
+  )
+  const of = (field: string, where: RegExp) =>
+    own
+      .filter((line) => line.field === field && where.test(line.where))
+      .map(({ where: path, text }) => ({
+        where: path,
+        text,
+        field,
+        ...readLine(text, card.language, known),
+      }))
+  const found = [
+    ...of('setUp', /^setUp\.place$/),
+    ...MOVING.flatMap((field) => of(field, new RegExp(`^${field}\\[\\d+\\]\\.text$`))),
+  ]
+  cards.set(card, found)
+  return found
+}
+
+const placeWords = ({ relation, part, thing, side, role }: Place): string =>
+  [
+    relation === 'to' ? '' : relation,
+    part && side ? side : (role ?? ''),
+    thing === 'you' ? 'you' : (part ?? thing ?? ''),
+  ]
+    .filter(Boolean)
+    .join(' ')
+
+/** How a part goes only where it goes to a place as well. */
+const BESIDE_A_PLACE = new Set([
+  'level',
+  'straight',
+  'still',
+  'soft',
+  'long',
+  'high',
+  'low',
+  'bent',
+])
+
+/** Where an instruction leads, in words: `back`, `up and back`, `over right ankle`; null when it tells none. */
+export function toWords({ ways, places }: Instruction): string | null {
+  const said = new Set(places.map(({ thing }) => thing))
+  const kept = ways.filter(
+    (way) =>
+      places.length === 0 ||
+      !(
+        BESIDE_A_PLACE.has(way) ||
+        (way === 'up' &&
+          (said.has('ceiling') || places.some(({ relation }) => relation === 'level with'))) ||
+        (way === 'down' && (said.has('floor') || said.has('mat'))) ||
+        (way === 'out' && places.some(({ relation }) => relation === 'in front of'))
+      )
+  )
+  const words = [kept.join(' and '), ...places.map(placeWords)].filter(Boolean).join(' ')
+  return words || null
+}

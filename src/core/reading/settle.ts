@@ -1,0 +1,174 @@
+import { otherSide } from '../sides'
+import type { Card, Side } from '../card'
+import {
+  type BodyPart,
+  IN_THE_MIDDLE,
+  type Instruction,
+  lexiconOf,
+  type Place,
+  type SideRole,
+  type SideTold,
+} from '../language'
+
+/** What is known of sides by what came before: which limb is in front, which one was moved last. */
+export interface Known {
+  roles: Map<SideRole, Side>
+  /** Of the limb that was moved last, by kind. */
+  limbs: Map<Limb, SideTold>
+}
+type Limb = 'arm' | 'leg'
+
+const ARM: ReadonlySet<BodyPart> = new Set<BodyPart>([
+  'shoulder',
+  'arm',
+  'elbow',
+  'forearm',
+  'wrist',
+  'hand',
+  'fingers',
+])
+const LEG: ReadonlySet<BodyPart> = new Set<BodyPart>([
+  'foot',
+  'toes',
+  'heel',
+  'ankle',
+  'shin',
+  'knee',
+  'thigh',
+  'leg',
+  'hip',
+])
+
+/** The limb that a part belongs to; null for the trunk and the head. */
+export const limbOf = (part: BodyPart): Limb | null =>
+  ARM.has(part) ? 'arm' : LEG.has(part) ? 'leg' : null
+
+/** Roles that the other side has when one side has one. */
+const ACROSS: [SideRole, SideRole][] = [
+  ['front', 'back'],
+  ['bent', 'straight'],
+  ['lifted', 'standing'],
+  ['up', 'low'],
+  ['standing', 'kneeling'],
+]
+
+export const nothingKnown = (): Known => ({ roles: new Map(), limbs: new Map() })
+
+/** What a card says of its sides before its first line. */
+export function knownOf(
+  card: Pick<Card, 'sides' | 'sideNamedBy' | 'writtenFor' | 'language'>
+): Known {
+  const known = nothingKnown()
+  if (card.sides === 'even') return known
+  const role = lexiconOf(card.language).namedRole(card.sideNamedBy)
+  if (role === 'bend') learn(known, 'low', card.writtenFor)
+  else if (role) learn(known, role, card.writtenFor)
+  return known
+}
+
+function learn({ roles }: Known, role: SideRole, side: Side) {
+  roles.set(role, side)
+  for (const [one, other] of ACROSS) {
+    if (one === role && other !== 'kneeling') roles.set(other, otherSide(side))
+    if (other === role && role !== 'kneeling') roles.set(one, otherSide(side))
+  }
+}
+
+const oneSide = (side: SideTold | undefined): side is Side => side === 'left' || side === 'right'
+
+function sideOf(
+  role: NonNullable<Instruction['role']>,
+  limb: Limb | null,
+  own: SideTold | undefined,
+  known: Known
+): SideTold {
+  if (role === 'same' || role === 'opposite' || role === 'other') {
+    const before = oneSide(own) ? own : limb ? known.limbs.get(limb) : undefined
+    if (!oneSide(before)) return null
+    return role === 'same' ? before : otherSide(before)
+  }
+  return known.roles.get(role) ?? null
+}
+
+/** Learns from an instruction which limb is where. */
+function remember(known: Known, { action, part, side, ways, places }: Instruction) {
+  const limb = limbOf(part)
+  if (limb && side) known.limbs.set(limb, side)
+  if (action === 'side-bend' || action === 'lie') {
+    const way = ways.find((each) => each === 'left' || each === 'right')
+    if (way === 'left' || way === 'right') learn(known, 'low', way)
+  }
+  if (!oneSide(side)) return
+  const has = (way: (typeof ways)[number]) => ways.includes(way)
+  if (limb === 'leg') {
+    if (
+      (action === 'step' || action === 'slide' || action === 'place' || action === 'reach') &&
+      has('back')
+    )
+      learn(known, 'back', side)
+    else if ((action === 'step' || action === 'place') && has('forward'))
+      learn(known, 'front', side)
+    else if (action === 'lift' && part !== 'heel' && part !== 'toes' && part !== 'hip')
+      learn(known, 'lifted', side)
+    else if (action === 'bend') learn(known, 'bent', side)
+    else if (action === 'straighten' && part === 'leg') learn(known, 'straight', side)
+    if (
+      action === 'lower' &&
+      part === 'knee' &&
+      places.some(({ thing }) => thing === 'floor' || thing === 'mat')
+    )
+      known.roles.set('kneeling', side)
+  }
+  if (limb === 'arm' && action === 'lift') learn(known, 'up', side)
+}
+
+/**
+ * Settles the sides of the instructions of one line: relative words by what is known, and a part
+ * of a limb with no side by the limb that the same line moved before. What cannot be settled
+ * keeps no side.
+ */
+export function settle(instructions: readonly Instruction[], known: Known): Instruction[] {
+  const inLine = new Map<Limb, SideTold>()
+  return instructions.map((instruction) => {
+    const limb = limbOf(instruction.part)
+    let { side, role } = instruction
+    if (side === null && role) {
+      side = sideOf(role, limb, undefined, known)
+      if (side) role = undefined
+    } else if (side === null && limb && !IN_THE_MIDDLE.has(instruction.part)) {
+      const before = inLine.get(limb)
+      if (oneSide(before)) side = before
+    }
+    const places = instruction.places.map((place) => settlePlace(place, side, limb, known, inLine))
+    const { role: _, ...rest } = instruction
+    const settled: Instruction = { ...rest, side, ...(role ? { role } : {}), places }
+    if (limb && side) inLine.set(limb, side)
+    for (const place of places) {
+      const of = place.part && limbOf(place.part)
+      if (of && of !== limb && oneSide(place.side) && !inLine.has(of)) inLine.set(of, place.side)
+    }
+    remember(known, settled)
+    return settled
+  })
+}
+
+function settlePlace(
+  place: Place,
+  own: SideTold,
+  limb: Limb | null,
+  known: Known,
+  inLine: ReadonlyMap<Limb, SideTold>
+): Place {
+  if (!place.part || place.side) return place
+  const of = limbOf(place.part)
+  if (place.role) {
+    const side = sideOf(place.role, of, own, known)
+    if (!side) return place
+    const { role: _, ...rest } = place
+    return { ...rest, side }
+  }
+  if (!of) return place
+  // The knee over the ankle: of the same limb. The hand on the shin: of the leg told before.
+  const side = of === limb ? own : inLine.get(of)
+  return oneSide(side) ? { ...place, side } : place
+}
