@@ -1,2 +1,4 @@
 export * from './readLine'
 export * from './settle'
+export * from './draft'
+export * from './moves/apply'

@@ -65,6 +65,7 @@ export function readCard(card: Card): readonly ReadLine[] {
       }))
   const found = [
     ...of('setUp', /^setUp\.place$/),
+    ...of('setUp', /^setUp\.note$/),
     ...MOVING.flatMap((field) => of(field, new RegExp(`^${field}\\[\\d+\\]\\.text$`))),
   ]
   cards.set(card, found)

@@ -1,0 +1,232 @@
+import type { Card, Side } from '../card'
+import {
+  type Figure,
+  finalPlace,
+  keyframesOf,
+  mirroredFigure,
+  solve,
+  type Solved,
+  startOf,
+} from '../figure'
+import { type Instruction, readerOf } from '../language'
+import { apply, type Done } from './moves/apply'
+import * as legs from './moves/legs'
+import {
+  across,
+  drop,
+  figureOf,
+  put,
+  setOn,
+  SIDES,
+  type Stance,
+  stanceOf,
+  takeStart,
+  touches,
+} from './moves/stance'
+import { readCard, type ReadLine } from './readLine'
+
+/** One form of a card as its words move it. */
+export interface Draft {
+  /** `start`, `step s3`: as the form is called on the card. */
+  id: string
+  /** Path of the words. */
+  where: string
+  figure: Figure
+  solved: Solved
+  /** What each instruction of the line did. */
+  did: Done[]
+  /** Whether all that was read was done: a form that is not sure moves nothing by itself. */
+  sure: boolean
+  /** Whether it is as the trainer keeps it, and not as the words say. */
+  kept: boolean
+}
+
+/** The form that each base begins with, when no set-up line tells it. */
+const OF_BASE: Record<Card['base'], string> = {
+  standing: 'standing',
+  kneeling: 'kneeling',
+  seated: 'long-seat',
+  prone: 'prone',
+  supine: 'supine',
+  'side-lying': 'side-lying',
+  hands: 'hands-and-knees',
+  inverted: 'supine',
+}
+
+const swapSide = <T extends Instruction['side'] | undefined>(side: T): T =>
+  (side === 'left' ? 'right' : side === 'right' ? 'left' : side) as T
+
+/** An instruction as its mirror has it. */
+export const mirroredInstruction = (n: Instruction): Instruction => ({
+  ...n,
+  side: swapSide(n.side),
+  ways: n.ways.map((way) => (way === 'left' ? 'right' : way === 'right' ? 'left' : way)),
+  places: n.places.map((place) =>
+    place.side === undefined ? place : { ...place, side: swapSide(place.side) }
+  ),
+})
+
+/** The side that a card’s words name first: of a card and its mirror always the same one is drafted. */
+function leadOf(card: Card, lines: readonly ReadLine[], start: Side | null): Side {
+  if (card.sides === 'sided') return card.writtenFor
+  if (start) return across(start)
+  for (const { instructions } of lines)
+    for (const { side, ways, places } of instructions)
+      for (const each of [side, ...ways, ...places.map((place) => place.side)])
+        if (each === 'left' || each === 'right') return each
+  return 'right'
+}
+
+/** What a set-up line does beside telling where one begins. */
+const BEGINS = new Set(['stand', 'kneel', 'sit', 'lie', 'roll'])
+
+function begin(s: Stance, start: string, instructions: readonly Instruction[]): void {
+  if (start === 'bound-seat' || start === 'seat-knees-bent' || start === 'seat') {
+    takeStart(s, 'long-seat')
+    if (start === 'seat') {
+      drop(s, /heel$/)
+      for (const side of SIDES) put(s, `${side} heel`, 'floor')
+    }
+    for (const side of SIDES)
+      if (start === 'seat-knees-bent') {
+        legs.stand(s, side)
+        setOn(s, side, 'Hip', { flexion: 102, abduction: 3 })
+        setOn(s, side, 'Knee', { flexion: 105 })
+      }
+  } else takeStart(s, start, start === 'side-lying' && s.lead === 'left')
+  for (const { action, places, part } of instructions) {
+    if (action === 'rotate' && part === 'whole body')
+      s.acrossMat = places.some(({ thing }) => thing === 'long edge')
+    const on = places.find(({ relation }) => relation === 'on')?.thing
+    if (
+      action === 'sit' &&
+      on &&
+      ['blanket', 'block', 'bolster'].includes(on) &&
+      touches(s, /^sit bones$/)
+    ) {
+      drop(s, /^sit bones$/)
+      put(s, 'sit bones', legs.surfaceOf(on))
+    }
+  }
+}
+
+/** Where the words of a set-up line begin, as a stance; null when they tell no position that is known. */
+export function startStance(
+  text: string,
+  language: string,
+  instructions: readonly Instruction[],
+  lead: Side | null,
+  mirrored = false
+): { stance: Stance; did: Done[]; start: string } | null {
+  const told = readerOf(language)?.start(text)
+  if (!told) return null
+  const s = stanceOf(startOf('standing')!.figure, lead)
+  begin(s, told.start, instructions)
+  const lies = told.side === null ? null : mirrored ? across(told.side) : told.side
+  if (told.start === 'side-lying' && lies) takeStart(s, 'side-lying', lies === 'right')
+  const did = instructions
+    .filter((n) => !(BEGINS.has(n.action) && n.part === 'whole body'))
+    .map((n) => settledStart(s, n, told.start))
+  return { stance: s, did, start: told.start }
+}
+
+/** A part that already is where the set-up line says stays there. */
+function settledStart(s: Stance, n: Instruction, start: string): Done {
+  const legsAre = ['leg', 'knee', 'foot'].includes(n.part)
+  if (start.startsWith('supine') && n.part === 'foot' && n.action === 'place') return 'holds'
+  if (start === 'hands-and-knees' && n.action === 'place') return 'holds'
+  if (start === 'cross-legged' && (n.action === 'place' || n.action === 'cross') && legsAre)
+    return 'holds'
+  if (start === 'cross-legged' && n.part === 'shin') return 'holds'
+  if (start === 'supine-knees-bent' && n.action === 'bend') return 'holds'
+  if (start === 'wide' && n.action === 'spread') return 'holds'
+  if (start === 'seat-knees-bent' && legsAre) return 'holds'
+  return apply(s, n)
+}
+
+/** What the note of a set-up does to the body: it loops a strap. */
+const byNote = (n: Instruction) =>
+  n.places.some(({ thing }) => thing === 'strap') && n.part === 'foot'
+
+export interface DraftOptions {
+  /** Whether forms that the trainer keeps take the place of the words. Default true. */
+  kept?: boolean
+  /** In cm. */
+  stature?: number
+}
+
+/**
+ * The chain of forms that the words of a card make: start, each step in, each step of the other
+ * way, and the way out. A line that is not understood leaves the form as it is and is not sure.
+ * The drafts of a mirrored card are the mirrored drafts.
+ */
+export function draftsOf(card: Card, options: DraftOptions = {}): Draft[] {
+  const lines = readCard(card)
+  const place = lines.find(({ where }) => where === 'setUp.place')
+  const told = place ? readerOf(card.language)?.start(place.text) : null
+  const lead = leadOf(card, lines, told?.side ?? null)
+  // Led from the right, always; the other is its mirror.
+  const turned = lead === 'left'
+  const asRead = ({ instructions }: ReadLine) =>
+    turned ? instructions.map(mirroredInstruction) : instructions
+  const back = (figure: Figure) => (turned ? mirroredFigure(figure) : figure)
+  const own: Side | null = card.sides === 'sided' ? 'right' : null
+  const kept = options.kept === false ? new Map<string, Figure>() : keptForms(card)
+  const begun = place ? startStance(place.text, card.language, asRead(place), own, turned) : null
+  let s = begun?.stance ?? stanceOf(startOf(OF_BASE[card.base])!.figure, own)
+  if (!begun && card.base === 'side-lying') takeStart(s, 'side-lying', false)
+  for (const prop of card.setUp.props) s.props.add(prop)
+  for (const line of lines)
+    if (line.where === 'setUp.note') for (const n of asRead(line)) if (byNote(n)) apply(s, n)
+  const found: Draft[] = []
+  let from: Solved['pose'] | undefined
+  const push = (id: string, where: string, did: Done[], sure: boolean) => {
+    const keeps = kept.get(where.replace(/\.(?:place|text)$/, '.figure'))
+    if (keeps) {
+      const { lead: leads, acrossMat, tucked, props } = s
+      s = { ...stanceOf(turned ? mirroredFigure(keeps) : keeps, leads), acrossMat, tucked, props }
+    }
+    const figure = keeps ? (turned ? mirroredFigure(keeps) : keeps) : figureOf(s)
+    const solved = solve(figure, { stature: options.stature })
+    void from
+    from = solved.pose
+    s.angles = [...solved.pose.angles]
+    found.push({
+      id,
+      where,
+      figure: keeps ?? back(figure),
+      solved,
+      did,
+      sure,
+      kept: keeps !== undefined,
+    })
+  }
+  push(
+    'start',
+    'setUp.place',
+    begun?.did ?? [],
+    begun !== null && begun.did.every((each) => each !== 'unsure')
+  )
+  for (const line of lines) {
+    const step = /^(enter|otherWay|exit)\[(\d+)\]\.text$/.exec(line.where)
+    if (!step) continue
+    const list = card[step[1] as 'enter' | 'otherWay' | 'exit']
+    const did = asRead(line).map((n) => apply(s, n))
+    push(
+      `step ${list[Number(step[2])]!.id}`,
+      line.where,
+      did,
+      did.length > 0 && did.every((each) => each !== 'unsure')
+    )
+  }
+  return found.map((draft) => (turned ? { ...draft, solved: draft.solved } : draft))
+}
+
+/** The figures that the trainer keeps, by their paths; the final form stands at the last step in. */
+function keptForms(card: Card): Map<string, Figure> {
+  const forms = new Map(keyframesOf(card).frames.map(({ where, figure }) => [where, figure]))
+  const final = forms.get(finalPlace(card))
+  const last = `enter[${card.enter.length - 1}].figure`
+  if (final && card.enter.length > 0 && !forms.has(last)) forms.set(last, final)
+  return forms
+}
