@@ -4,9 +4,12 @@ import {
   finalPlace,
   keyframesOf,
   mirroredFigure,
+  norm,
   solve,
   type Solved,
   startOf,
+  sub,
+  USUAL_STATURE,
 } from '../figure'
 import { type Instruction, readerOf } from '../language'
 import { apply, type Done } from './moves/apply'
@@ -190,7 +193,8 @@ export function draftsOf(card: Card, options: DraftOptions = {}): Draft[] {
     const solved = solve(figure, { stature: options.stature })
     void from
     from = solved.pose
-    s.angles = [...solved.pose.angles]
+    // What was asked for is kept, not what it came to: what holds it back may let go.
+
     found.push({
       id,
       where,
@@ -220,6 +224,29 @@ export function draftsOf(card: Card, options: DraftOptions = {}): Draft[] {
     )
   }
   return found.map((draft) => (turned ? { ...draft, solved: draft.solved } : draft))
+}
+
+/**
+ * The draft of the form that the steps lead to: the last step in, and of a movement that is
+ * repeated the one that goes farthest from where it begins.
+ */
+export function finalDraft(card: Card, drafts: readonly Draft[]): Draft {
+  const of = (id: string) => drafts.find((draft) => draft.id === `step ${id}`)
+  const start = drafts[0]!
+  const cycle = card.enter.filter((step) => step.cycle).flatMap(({ id }) => of(id) ?? [])
+  const far = (draft: Draft) => apart(draft.solved, start.solved)
+  const most = Math.max(0, ...cycle.map(far))
+  const last = cycle.findLast((draft) => far(draft) >= most / 2)
+  if (last) return last
+  return (card.enter.length > 0 ? of(card.enter.at(-1)!.id) : undefined) ?? start
+}
+
+/** How far the joints of two bodies are apart, on average, in cm, hips over hips. */
+export function apart(a: Solved, b: Solved, stature = USUAL_STATURE): number {
+  const [from, to] = [a.placed.origins, b.placed.origins]
+  const hips = sub(from[0]!, to[0]!)
+  const all = from.map((place, i) => norm(sub(sub(place, to[i]!), [hips[0], 0, hips[2]])))
+  return (all.reduce((sum, each) => sum + each, 0) / all.length) * stature
 }
 
 /** The figures that the trainer keeps, by their paths; the final form stands at the last step in. */

@@ -125,6 +125,28 @@ function lieOn(s: Stance, n: Instruction): boolean {
   return true
 }
 
+/** On one hand and the edge of one foot: the body turned to its side. */
+function sidePlank(s: Stance, n: Instruction): boolean {
+  const told =
+    n.places.find(({ side }) => side === 'left' || side === 'right')?.side ??
+    n.ways.find((way) => way === 'left' || way === 'right')
+  if (told !== 'left' && told !== 'right') return false
+  takeStart(s, 'standing')
+  s.contacts = []
+  put(s, `${told} palm`, 'floor')
+  put(s, `${told} outer foot`, 'floor')
+  const sign = told === 'right' ? 1 : -1
+  const other = told === 'right' ? 'left' : 'right'
+  set(s, 'pelvis', { turn: 90 * sign, lean: -70 * sign })
+  setOn(s, told, 'Shoulder', { flexion: 0, abduction: 80, rotation: 0 })
+  setOn(s, told, 'Elbow', { flexion: 0 })
+  setOn(s, told, 'Forearm', { pronation: 90 })
+  setOn(s, told, 'Wrist', { flexion: -75 })
+  setOn(s, other, 'Elbow', { flexion: 0 })
+  for (const side of SIDES) setOn(s, side, 'Ankle', { dorsiflexion: 5 })
+  return true
+}
+
 /** The whole body comes to another base. */
 function comeTo(s: Stance, n: Instruction): boolean {
   const posture = postureOf(s)
@@ -193,6 +215,11 @@ function comeTo(s: Stance, n: Instruction): boolean {
       return true
     case 'lie':
     case 'roll': {
+      if (posture === 'hands and feet') return sidePlank(s, n)
+      if (n.action === 'roll' && n.places.some(({ part }) => part === 'shoulder')) {
+        legs.onShoulders(s)
+        return true
+      }
       const way = n.ways.find((each) => each === 'left' || each === 'right')
       if (way) {
         takeStart(s, 'side-lying', way === 'right')
@@ -213,6 +240,7 @@ function comeTo(s: Stance, n: Instruction): boolean {
     case 'lift':
       return trunk.rise(s, n)
     case 'lower':
+      if (n.amount && /deep|furth|farth/.test(n.amount.words)) return trunk.deeper(s, n)
       return n.places.some(({ part }) => part === 'elbow' || part === 'forearm')
         ? true
         : trunk.lowerTrunk(s, n)
@@ -261,6 +289,14 @@ export function apply(s: Stance, n: Instruction): Done {
     ['hand', 'fingers'].includes(n.part)
   )
     return arms.palmsTogether(s, n) ? 'moved' : 'unsure'
+  if (n.action === 'press' && n.part === 'heel' && !n.places.some(({ part }) => part !== undefined))
+    return each(n, (side) => side !== null && legs.lower(s, n, side))
+  if (n.action === 'step' && n.side === 'both' && limbOf(n.part) === 'leg')
+    return legs.step(s, n, null) ? 'moved' : 'unsure'
+  if (n.side === 'both' && limbOf(n.part) === 'leg') {
+    const together = legs.bothLegs(s, n)
+    if (together !== null) return together ? 'moved' : 'unsure'
+  }
   if (n.action === 'spread' && limbOf(n.part) === 'leg' && n.part !== 'toes')
     return each(n, (side) => legs.open(s, n, side))
   if (HOLDING.has(n.action)) return 'holds'

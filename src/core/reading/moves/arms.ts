@@ -244,19 +244,7 @@ function legMeant(s: Stance, place: Place, side: Side, n: Instruction): Side {
   return s.lead ?? side
 }
 
-const HANDS_TO = [
-  'on',
-  'to',
-  'around',
-  'against',
-  'along',
-  'outside',
-  'inside',
-  'past',
-  'over',
-  'with',
-  'beside',
-]
+const HANDS_TO = ['on', 'to', 'around', 'against', 'along', 'outside', 'inside', 'with', 'beside']
 
 /** What a hand or forearm can come to lie on at a place; null when it is none. */
 function targetOf(s: Stance, n: Instruction, place: Place, side: Side): Target | null {
@@ -273,6 +261,7 @@ function targetOf(s: Stance, n: Instruction, place: Place, side: Side): Target |
     )
       return { on: 'floor', place: floorBeside(s, leg, side, relation) }
     if (relation === 'beside') return null
+    if (n.action === 'reach' && relation === 'along') return null
     if (posture === 'prone' && part === 'foot') return null
     const [limb, segment, along] = LIMB_OF[part]
     const around = relation === 'around' && part === 'knee'
@@ -352,7 +341,10 @@ export function placeArm(s: Stance, n: Instruction, side: Side | null): boolean 
         target.on,
         elbow && n.part === 'forearm' ? 0.85 : target.along
       )
-      reachFor(s, side, onTo)
+      if (postureOf(s) === 'standing') {
+        setOn(s, side, 'Shoulder', { flexion: 35, abduction: 35, rotation: 0 })
+        setOn(s, side, 'Forearm', { pronation: 90 })
+      } else reachFor(s, side, onTo)
       setOn(s, side, 'Elbow', { flexion: Math.max(80, get(s, `${side}Elbow`, 'flexion')) })
       if (postureOf(s) === 'standing') leanTo(s, side)
       return true
@@ -485,6 +477,7 @@ function leanTo(s: Stance, side: Side, by = 1): void {
     'Hip',
     bent ? { flexion: -5, abduction: 75, rotation: 88 } : { abduction: 27 + lean, rotation: 70 }
   )
+  if (bent) setOn(s, side, 'Knee', { flexion: 62 })
   setOn(s, across(side), 'Hip', { abduction: bent ? 26 : Math.max(-5, 27 - lean), flexion: -6 })
 }
 
@@ -494,8 +487,8 @@ function bendTo(s: Stance, side: Side, target: Vec): void {
   const shoulder = at(placed, `${side}UpperArm`)
   const far = Math.hypot(target[0] - shoulder[0], target[1] - shoulder[1], target[2] - shoulder[2])
   const arm = s.body.upperArm + s.body.forearm + s.body.hand * 0.4
-  if (far <= arm * 1.03) return
   const posture = postureOf(s)
+  if (far <= arm * (posture === 'seated' ? 1.25 : 1.03)) return
   if (posture === 'standing' && get(s, `${side}Hip`, 'abduction') > 18) {
     leanTo(s, side, 1.2)
     return

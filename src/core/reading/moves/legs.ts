@@ -200,6 +200,7 @@ export function bend(s: Stance, n: Instruction, side: Side | null): boolean {
   const soft = has(n, 'soft') || (n.amount?.unit === 'part of the way' && n.amount.value! < 0.5)
   const both = n.side === 'both'
   if (thingIn(n, 'floor', 'mat')) return kneeDown(s, side)
+  if (partIn(n, 'chest', 'shoulder')) return toChest(s, n, side)
   if (posture === 'supine' || posture === 'bridge') {
     const up = !touches(s, legOf(side))
     if (up) {
@@ -330,11 +331,142 @@ export function kneeDown(s: Stance, side: Side): boolean {
   return true
 }
 
+/**
+ * What both legs do together and one by one could not: go over the head, fall to one side, stand
+ * up from the shoulders. Null when it is nothing of that kind.
+ */
+export function bothLegs(s: Stance, n: Instruction): boolean | null {
+  const posture = postureOf(s)
+  const way = n.ways.find((each) => each === 'left' || each === 'right')
+  const lying = posture === 'supine' || posture === 'bridge'
+  const overHead = n.places.some(
+    ({ part, relation }) => part === 'head' && ['over', 'behind', 'past'].includes(relation)
+  )
+  if (lying && overHead) {
+    overTheHead(s)
+    return true
+  }
+  if (posture === 'bridge' && touches(s, /^(?:left|right) toes$/) && n.action === 'lower')
+    return true
+  if (
+    posture === 'bridge' &&
+    !touches(s, /sole$/) &&
+    ['lift', 'straighten', 'reach'].includes(n.action)
+  ) {
+    onShoulders(s)
+    for (const side of SIDES) freeLeg(s, side)
+    return true
+  }
+  if (
+    posture === 'supine' &&
+    way &&
+    ['lower', 'place', 'shift', 'roll', 'open'].includes(n.action)
+  ) {
+    acrossTheFloor(s, way)
+    return true
+  }
+  if (posture === 'prone' && n.action === 'lift' && n.part === 'thigh' && touches(s, /palm$/)) {
+    // Off the thighs, on hands and feet alone.
+    drop(s, /^(?:belly|chest|forehead|left knee|right knee)$/)
+    for (const side of SIDES) {
+      put(s, `${side} top of foot`, 'floor')
+      setOn(s, side, 'Hip', { flexion: -12 })
+      setOn(s, side, 'Knee', { flexion: 0 })
+    }
+    return true
+  }
+  if (n.action === 'close' && partIn(n, 'chest')) {
+    for (const side of SIDES) {
+      toChest(s, n, side)
+      put(s, `${side} hand`, `${side} shin`, 0.35)
+      setOn(s, side, 'Shoulder', { flexion: 50, abduction: 6 })
+      setOn(s, side, 'Elbow', { flexion: 55 })
+      setOn(s, side, 'Forearm', { pronation: 80 })
+    }
+    return true
+  }
+  return null
+}
+
+/** Lying on the shoulders, the arms long on the floor, the toes beyond the head. */
+function overTheHead(s: Stance): void {
+  takeStart(s, 'supine')
+  s.contacts = []
+  for (const part of ['shoulders', 'head', 'left toes', 'right toes', 'left palm', 'right palm'])
+    put(s, part, 'floor')
+  set(s, 'pelvis', { tilt: -205 })
+  set(s, 'lowBack', { flexion: 35 })
+  set(s, 'ribs', { flexion: 40 })
+  set(s, 'neck', { flexion: 50 })
+  set(s, 'head', { flexion: 20 })
+  for (const side of SIDES) {
+    setOn(s, side, 'Hip', { flexion: 118, abduction: 0, rotation: 0 })
+    setOn(s, side, 'Knee', { flexion: 0 })
+    setOn(s, side, 'Ankle', { dorsiflexion: 10 })
+    setOn(s, side, 'Toes', { extension: 50 })
+    setOn(s, side, 'Shoulder', { flexion: -55, abduction: 0, rotation: 0 })
+    setOn(s, side, 'Elbow', { flexion: 0 })
+    setOn(s, side, 'Forearm', { pronation: 70 })
+  }
+}
+
+/** Standing on the shoulders, the hands on the back. */
+export function onShoulders(s: Stance): void {
+  const knees = SIDES.map((side) => get(s, `${side}Knee`, 'flexion'))
+  takeStart(s, 'supine')
+  s.contacts = []
+  for (const part of ['shoulders', 'head', 'left elbow', 'right elbow']) put(s, part, 'floor')
+  set(s, 'pelvis', { tilt: -172 })
+  set(s, 'lowBack', { flexion: 8 })
+  set(s, 'ribs', { flexion: 32 })
+  set(s, 'neck', { flexion: 50 })
+  set(s, 'head', { flexion: 20 })
+  SIDES.forEach((side, i) => {
+    setOn(s, side, 'Hip', { flexion: 8, abduction: 0, rotation: 0 })
+    setOn(s, side, 'Knee', { flexion: Math.min(knees[i]!, 100) > 40 ? 60 : 0 })
+    setOn(s, side, 'Ankle', { dorsiflexion: -20 })
+    setOn(s, side, 'Shoulder', { flexion: -58, abduction: 4, rotation: 0 })
+    setOn(s, side, 'Elbow', { flexion: 105 })
+    setOn(s, side, 'Forearm', { pronation: 90 })
+  })
+}
+
+/** Both knees go over to one side, the shoulders stay. */
+function acrossTheFloor(s: Stance, way: 'left' | 'right'): void {
+  const sign = way === 'left' ? 1 : -1
+  s.contacts = []
+  for (const part of [`${way} hip`, 'shoulders', 'head', `${way} knee`]) put(s, part, 'floor')
+  set(s, 'pelvis', { tilt: 0, lean: 0, turn: 0 })
+  set(s, 'pelvis', { lean: 90 * sign, tilt: -42 })
+  set(s, 'lowBack', { rotation: -12 * sign, flexion: 0 })
+  set(s, 'ribs', { rotation: -40 * sign, flexion: 0 })
+  set(s, 'neck', { rotation: -20 * sign, flexion: 0 })
+  for (const side of SIDES) {
+    setOn(s, side, 'Hip', { flexion: 78, abduction: 0, rotation: 0 })
+    setOn(s, side, 'Knee', { flexion: 85 })
+    setOn(s, side, 'Shoulder', { flexion: 0, abduction: 85, rotation: 0 })
+    setOn(s, side, 'Elbow', { flexion: 0 })
+  }
+}
+
 export function straighten(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
   const posture = postureOf(s)
   setOn(s, side, 'Knee', { flexion: 2 })
   if (thingIn(n, 'ceiling') || has(n, 'up')) return lift(s, { ...n, part: 'leg' }, side)
+  if (
+    posture === 'seated' &&
+    !touches(s, legOf(side)) &&
+    !has(n, 'down', 'out', 'forward', 'long') &&
+    n.places.length === 0
+  ) {
+    setOn(s, side, 'Hip', {
+      flexion: 92 + Math.min(0, get(s, 'pelvis', 'tilt') + 32),
+      abduction: 0,
+      rotation: 0,
+    })
+    return true
+  }
   if (posture === 'seated') {
     freeLeg(s, side)
     put(s, `${side} heel`, 'floor')
@@ -451,6 +583,20 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
     return true
   }
   const tilt = get(s, 'pelvis', 'tilt')
+  if (Math.abs(get(s, 'pelvis', 'lean')) > 12) {
+    // Leaning out over one leg: the other goes up in line with the trunk.
+    const foot = across(side)
+    const sign = foot === 'left' ? 1 : -1
+    set(s, 'pelvis', { lean: 78 * sign, tilt: 0 })
+    set(s, 'lowBack', { lateralFlexion: 2 * sign })
+    set(s, 'ribs', { lateralFlexion: 2 * sign })
+    stand(s, foot)
+    setOn(s, foot, 'Hip', { flexion: 0, abduction: 72, rotation: 60 })
+    setOn(s, foot, 'Knee', { flexion: 12 })
+    setOn(s, side, 'Hip', { flexion: 0, abduction: 14, rotation: 0 })
+    setOn(s, side, 'Knee', { flexion: 0 })
+    return true
+  }
   const level =
     has(n, 'level') ||
     n.places.some(({ relation }) => relation === 'level with' || relation === 'parallel to')
@@ -633,6 +779,28 @@ export function placeLeg(s: Stance, n: Instruction, side: Side | null): boolean 
     }
     return false
   }
+  if (
+    n.part === 'knee' &&
+    (posture === 'fours' || posture === 'hands and feet') &&
+    (has(n, 'forward') || partIn(n, 'wrist', 'hand'))
+  ) {
+    // The shin lies across the mat before the hip.
+    freeLeg(s, side)
+    put(s, `${side} outer foot`, 'floor')
+    put(s, `${side} hip`, 'floor')
+    set(s, 'pelvis', { tilt: 30 })
+    setOn(s, side, 'Hip', { flexion: 105, abduction: 30, rotation: 75 })
+    setOn(s, side, 'Knee', { flexion: 105 })
+    setOn(s, side, 'Ankle', { dorsiflexion: -10 })
+    freeLeg(s, other)
+    put(s, `${other} knee`, 'floor')
+    put(s, `${other} top of foot`, 'floor')
+    setOn(s, other, 'Hip', { flexion: -20 })
+    setOn(s, other, 'Knee', { flexion: 12 })
+    setOn(s, other, 'Ankle', { dorsiflexion: -55 })
+    for (const each of SIDES) setOn(s, each, 'Shoulder', { flexion: 35 })
+    return true
+  }
   if (n.part === 'knee' && has(n, 'forward')) {
     setOn(s, side, 'Hip', { abduction: 0, rotation: 0, flexion: 60 })
     return true
@@ -778,10 +946,10 @@ export function close(s: Stance, n: Instruction, side: Side | null): boolean {
       side,
       'Hip',
       posture === 'seated'
-        ? { flexion: 62 + tilt, abduction: 58, rotation: 84 }
+        ? { flexion: 70 + tilt, abduction: 52, rotation: 88 }
         : { flexion: 42, abduction: 52, rotation: 70 }
     )
-    setOn(s, side, 'Knee', { flexion: posture === 'seated' ? 124 : 104 })
+    setOn(s, side, 'Knee', { flexion: posture === 'seated' ? 136 : 104 })
     setOn(s, side, 'Ankle', { dorsiflexion: -10 })
     return true
   }
@@ -823,7 +991,7 @@ export function open(s: Stance, n: Instruction, side: Side | null): boolean {
     return true
   }
   if (posture === 'seated') {
-    if (n.part === 'knee') setOn(s, side, 'Hip', { abduction: 58, rotation: 84 })
+    if (n.part === 'knee') setOn(s, side, 'Hip', { abduction: 54, rotation: 88 })
     else {
       freeLeg(s, side)
       put(s, `${side} heel`, 'floor')
@@ -919,6 +1087,7 @@ export function slideLeg(s: Stance, n: Instruction, side: Side | null): boolean 
     longOnFloor(s, side)
     return true
   }
+  if (posture === 'pigeon') return true
   if (posture === 'seated') return straighten(s, n, side)
   if (posture === 'fours' || posture === 'kneeling') {
     if (!has(n, 'back', 'long')) return false

@@ -122,7 +122,10 @@ export const ANY_ARM = new RegExp(`^(?:left|right) (?:${ARM_PARTS})$`)
 export const FLOOR = /^floor$/
 
 /** A leg leaves what it stands or lies on; what rests on it leaves it too. */
-export const freeLeg = (s: Stance, side: Side) => drop(s, legOf(side))
+export function freeLeg(s: Stance, side: Side): void {
+  drop(s, legOf(side))
+  setOn(s, side, 'Toes', { extension: 0 })
+}
 export function freeArm(s: Stance, side: Side): void {
   drop(s, armOf(side))
   s.straps = s.straps.filter((strap) => !strap.some((end) => end === `${side} hand`))
@@ -139,10 +142,12 @@ export type Posture =
   | 'supine'
   | 'bridge'
   | 'side-lying'
+  | 'pigeon'
 
 /** How a stance is carried, by what touches the floor. */
 export function postureOf(s: Stance): Posture {
   const floor = (part: RegExp) => touches(s, part, /^(?!left|right)/)
+  if (floor(/outer foot$/) && floor(/hip$/) && floor(/top of foot$/)) return 'pigeon'
   if (floor(/^(?:left|right) (?:hip|shoulder)$/) && !floor(/shin|palm/)) return 'side-lying'
   if (floor(/^(?:belly|chest)$/) && !floor(/shin$/)) return 'prone'
   if (floor(/^back$/)) return 'supine'

@@ -1,6 +1,6 @@
 import type { Side } from '../../card'
 import type { Instruction, Way } from '../../language'
-import { degreesOf, kneeDown, shareOf } from './legs'
+import { degreesOf, onShoulders, shareOf } from './legs'
 import {
   ANY_ARM,
   carrying,
@@ -69,6 +69,7 @@ const FOLDS: Partial<
 > = {
   standing: [95, 25, 25, 10],
   kneeling: [70, 18, 18, 8],
+  pigeon: [70, 20, 20, 10],
   seated: [38, 22, 24, 14],
   'heel seat': [62, 30, 24, 12],
 }
@@ -80,6 +81,7 @@ export function fold(s: Stance, n: Instruction): boolean {
   const share = n.amount?.unit === 'deg' ? Math.min(1, n.amount.value! / 90) : shareOf(n)
   const [tilt, lowBack, ribs, neck] = whole
   if (posture === 'heel seat') return foldOnHeels(s, n)
+  if (posture === 'pigeon') return foldOverShin(s)
   const flat = has(n, 'long', 'straight', 'level')
   tipTo(s, tilt * (share < 1 ? Math.max(share, 0.3) : 1))
   const round = flat || share < 1 ? 0.2 : 1
@@ -94,6 +96,21 @@ export function fold(s: Stance, n: Instruction): boolean {
       rotation: 0,
     })
     setOn(s, side, 'Elbow', { flexion: posture === 'seated' ? 20 : 5 })
+  }
+  return true
+}
+
+/** Forward over a shin that lies before the body, on the forearms. */
+function foldOverShin(s: Stance): boolean {
+  tipTo(s, 62)
+  curve(s, 18, 18, 10)
+  for (const side of SIDES) {
+    freeArm(s, side)
+    put(s, `${side} forearm`, 'floor')
+    setOn(s, side, 'Shoulder', { flexion: 110, abduction: 8, rotation: 0 })
+    setOn(s, side, 'Elbow', { flexion: 70 })
+    setOn(s, side, 'Forearm', { pronation: 160 })
+    setOn(s, side, 'Wrist', { flexion: 0 })
   }
   return true
 }
@@ -132,10 +149,23 @@ function foldOnHeels(s: Stance, n: Instruction): boolean {
   return true
 }
 
+/** More of what the trunk does already: a fold goes down, a turn goes on, an arch opens. */
+export function deeper(s: Stance, n: Instruction): boolean {
+  const turned = get(s, 'ribs', 'rotation')
+  if (Math.abs(turned) > 5) {
+    turnTrunk(s, turned > 0 ? 'left' : 'right', 1, false)
+    return true
+  }
+  if (get(s, 'pelvis', 'tilt') > 12) return fold(s, { ...n, ways: [], amount: null })
+  if (get(s, 'ribs', 'flexion') < -5) return arch(s, { ...n, amount: null })
+  return false
+}
+
 /** The trunk comes up, the way it went down. */
 export function rise(s: Stance, n: Instruction): boolean {
   const posture = postureOf(s)
   if (posture === 'prone') return chestUp(s, n)
+  if (posture === 'bridge' && n.places.some(({ part }) => part === 'shoulder')) return true
   if (posture === 'supine' || posture === 'side-lying' || posture === 'bridge') {
     takeStart(s, 'cross-legged')
     return true
@@ -210,6 +240,10 @@ function chestUp(s: Stance, n: Instruction): boolean {
 /** The pelvis comes up: a bridge, a dog, or back from a seat. */
 export function liftPelvis(s: Stance, n: Instruction): boolean {
   const posture = postureOf(s)
+  if (posture === 'supine' && SIDES.every((side) => !touches(s, legOf(side)))) {
+    onShoulders(s)
+    return true
+  }
   if (posture === 'supine') {
     if (!SIDES.some((side) => touches(s, new RegExp(`^${side} sole$`)))) return false
     drop(s, /^back$/)
@@ -326,7 +360,7 @@ export function lowerTrunk(s: Stance, n: Instruction): boolean {
       }
       return true
     }
-    return posture === 'kneeling' || posture === 'seated' || posture === 'supine'
+    return ['kneeling', 'seated', 'supine', 'pigeon'].includes(posture)
   }
   if (posture === 'bridge') {
     takeStart(s, 'supine-knees-bent')

@@ -465,6 +465,12 @@ class Reading {
     const all = [first]
     let { end } = first
     for (;;) {
+      const listed = this.listed(end)
+      if (listed) {
+        all.push(listed)
+        ;({ end } = listed)
+        continue
+      }
       if (!this.is(end, 'and', '&')) break
       const withDet = DETERMINERS.has(this.text(end + 1))
       const next = this.noun(end + 1, withDet || first.side === 'both' ? undefined : first)
@@ -474,6 +480,19 @@ class Reading {
       end = next.end
     }
     return { all, end }
+  }
+
+  /** The next part of a list: `the chest, the chin, the forehead`; what is told of one ends it. */
+  private listed(i: number): Noun | null {
+    if (this.words[i]?.mark !== 'comma') return null
+    const k = this.is(i + 1, 'and') ? i + 2 : i + 1
+    const next = this.noun(k)
+    if (!next || verbAt(this.words, k, 'base')) return null
+    const ends =
+      this.stop(next.end) ||
+      this.listed(next.end) !== null ||
+      (this.is(next.end, 'and') && this.noun(next.end + 1) !== null)
+    return ends && !this.is(next.end, 'first', 'last') ? next : null
   }
 
   /** A thing: `the folded blanket`, `a block`. */
@@ -562,7 +581,7 @@ class Reading {
     if (
       side &&
       subject &&
-      (!['to', 'on', 'from', 'along'].includes(relation.value) || this.is(i + 1, 'top')) &&
+      !['to', 'from', 'along'].includes(relation.value) &&
       !this.partAfter(k + 1)
     )
       return {
@@ -688,7 +707,11 @@ class Reading {
       const place = this.place(k)
       const amount = this.amountHere(k)
       const manner = this.mannerAt(k)
-      if (sideWay && (!way || sideWay.end >= way.end)) {
+      if (
+        sideWay &&
+        (!way || sideWay.end >= way.end) &&
+        !(place?.place.part && place.end >= sideWay.end)
+      ) {
         told.ways.push(sideWay.way)
         k = sideWay.end
       } else if (
@@ -1273,6 +1296,16 @@ class Reading {
         )
       return this.after(end, 'place')
     }
+    if (
+      told.ways.length === 0 &&
+      told.places.length === 0 &&
+      told.amount &&
+      /deep|furth|farth/.test(told.amount.words)
+    ) {
+      this.use(i, end)
+      this.push('lower', noun('whole body'), told, i, end)
+      return this.after(end, 'place')
+    }
     if (told.ways.length > 0 && !this.is(i, 'get', 'getting')) {
       const [way] = told.ways
       const action =
@@ -1340,6 +1373,7 @@ function stateOf(part: BodyPart, word: string, { ways, places }: Told): Action |
   if (part === 'toes' && has('in')) return 'turn-in'
   if (has('up', 'high') && places.length === 0) return 'lift'
   if (has('level')) return 'rotate'
+  if (places.some(({ thing }) => thing === 'ceiling') && limb && part !== 'knee') return 'lift'
   if (places.length > 0) return 'place'
   if (has('down', 'low')) return 'lower'
   if (has('out', 'in')) return has('out') ? 'open' : 'close'
