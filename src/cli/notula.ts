@@ -58,11 +58,22 @@ async function run(argv: string[]): Promise<number> {
     .option('--to <format>', 'svg, json, or bvh with every drawn form as a frame', 'svg')
     .option('--stature <cm>', 'of the person, 100 to 230', '170')
     .option('--of <form>', 'a form of the card: start, "step s3", "rung forearm"')
+    .option('--from <source>', 'kept, as the card keeps it, or words, as its words move it', 'kept')
     .option('--manner <manner>', 'tones or lines, for an SVG', 'tones')
     .option('--body <body>', 'usual, slight, long, broad, heavy or older', 'usual')
     .option('--out <file>', 'where to; else the standard output')
     .action(async (file, options) => {
       code = (await import('./verbs/figure')).figure(file, options)
+    })
+  program
+    .command('read')
+    .description('tell what lines ask the body to do: of the standard input, or of a card')
+    .argument('[file]')
+    .option('--json', 'as JSON')
+    .option('--place', 'read set-up lines: base, contacts and props')
+    .option('--language <code>', 'of the lines', 'en')
+    .action(async (file, options) => {
+      code = (await import('./verbs/read')).read(file, options)
     })
   program
     .command('pose')

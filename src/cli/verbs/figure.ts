@@ -12,7 +12,9 @@ import {
   poseWords,
   solve,
   svgOf,
+  type Figure,
 } from '@/core/figure'
+import { draftsOf, finalDraft } from '@/core/reading'
 import { BadCall, GOOD, oneOf } from '../badCall'
 import { cardFrom, write } from '../files'
 
@@ -28,6 +30,7 @@ export function figure(
     stature: string
     manner: string
     body: string
+    from: string
   }
 ): number {
   const to = oneOf('the format', options.to, ['svg', 'json', 'bvh'])
@@ -40,14 +43,18 @@ export function figure(
     throw new BadCall(`${file}:1: There is no rung “${options.rung}” on this card`)
   const manner = oneOf('the manner', options.manner, MANNERS)
   const build = oneOf('the body', options.body, BUILDS)
-  const forms = keyframesOf(card).frames
+  const words = oneOf('the source', options.from, ['kept', 'words']) === 'words'
+  const drafts = words ? draftsOf(card, { kept: false, stature }) : []
+  const forms: { id: string; figure: Figure }[] = words ? drafts : keyframesOf(card).frames
   if (options.of !== undefined && !forms.some(({ id }) => id === options.of))
     throw new BadCall(
       `${file}:1: no form “${options.of}” is drawn; there are: ${forms.map(({ id }) => id).join(', ') || 'none'}`
     )
   const frame = options.of
     ? forms.find(({ id }) => id === options.of)!
-    : finalFigure(card, options.rung)
+    : words
+      ? finalDraft(card, drafts)
+      : finalFigure(card, options.rung)
   if (!frame) {
     const { problems } = keyframesOf(card)
     throw new BadCall(
@@ -57,6 +64,11 @@ export function figure(
   if (options.rung !== undefined && frame.id !== `rung ${options.rung}`)
     process.stderr.write(
       `${file}:1: the rung “${options.rung}” has no figure of its own; this is ${frame.id}\n`
+    )
+  const unsure = drafts.find(({ id, sure }) => id === frame.id && !sure)
+  if (unsure)
+    process.stderr.write(
+      `${file}:1: the words of ${frame.id} were not all understood; it is as far as they were\n`
     )
   const led = figureLedFrom(card, frame.figure, side)
   const stands = solve(led, { stature })
@@ -75,7 +87,7 @@ export function figure(
     to === 'json'
       ? `${JSON.stringify(report(), null, 2)}\n`
       : to === 'bvh'
-        ? bvhOf(keyframesOf(card).frames.map((each) => figureLedFrom(card, each.figure, side)))
+        ? bvhOf(forms.map((each) => figureLedFrom(card, each.figure, side)))
         : drawing()
   write(text, options.out)
   return GOOD

@@ -4,11 +4,14 @@ import {
   finalPlace,
   keyframesOf,
   mirroredFigure,
+  mirroredPose,
   norm,
+  place,
   solve,
   type Solved,
   startOf,
   sub,
+  unmetIn,
   USUAL_STATURE,
 } from '../figure'
 import { type Instruction, readerOf } from '../language'
@@ -97,10 +100,20 @@ function begin(s: Stance, start: string, instructions: readonly Instruction[]): 
         setOn(s, side, 'Knee', { flexion: 105 })
       }
   } else takeStart(s, start, start === 'side-lying' && s.lead === 'left')
-  for (const { action, places, part } of instructions) {
+  for (const instruction of instructions) {
+    const { action, places, part } = instruction
     if (action === 'rotate' && part === 'whole body')
       s.acrossMat = places.some(({ thing }) => thing === 'long edge')
-    const on = places.find(({ relation }) => relation === 'on')?.thing
+    const on = places.find(({ relation }) => relation === 'on' || relation === 'over')?.thing
+    if (action === 'lie' && on && on !== 'floor' && on !== 'mat' && touches(s, /^back$/)) {
+      drop(s, /^back$/)
+      put(s, 'back', legs.surfaceOf(on))
+    }
+    const leg = places.find(
+      (place) => (place.part === 'leg' || place.part === 'foot') && place.relation === 'on'
+    )?.side
+    if (action === 'stand' && (leg === 'left' || leg === 'right'))
+      legs.lift(s, { ...instruction, part: 'foot', ways: [], places: [] }, across(leg))
     if (
       action === 'sit' &&
       on &&
@@ -137,7 +150,7 @@ export function startStance(
 function settledStart(s: Stance, n: Instruction, start: string): Done {
   const legsAre = ['leg', 'knee', 'foot'].includes(n.part)
   if (start.startsWith('supine') && n.part === 'foot' && n.action === 'place') return 'holds'
-  if (start === 'hands-and-knees' && n.action === 'place') return 'holds'
+  if (start === 'hands-and-knees' && n.action === 'place' && n.part !== 'forearm') return 'holds'
   if (start === 'cross-legged' && (n.action === 'place' || n.action === 'cross') && legsAre)
     return 'holds'
   if (start === 'cross-legged' && n.part === 'shin') return 'holds'
@@ -182,7 +195,6 @@ export function draftsOf(card: Card, options: DraftOptions = {}): Draft[] {
   for (const line of lines)
     if (line.where === 'setUp.note') for (const n of asRead(line)) if (byNote(n)) apply(s, n)
   const found: Draft[] = []
-  let from: Solved['pose'] | undefined
   const push = (id: string, where: string, did: Done[], sure: boolean) => {
     const keeps = kept.get(where.replace(/\.(?:place|text)$/, '.figure'))
     if (keeps) {
@@ -191,8 +203,6 @@ export function draftsOf(card: Card, options: DraftOptions = {}): Draft[] {
     }
     const figure = keeps ? (turned ? mirroredFigure(keeps) : keeps) : figureOf(s)
     const solved = solve(figure, { stature: options.stature })
-    void from
-    from = solved.pose
     // What was asked for is kept, not what it came to: what holds it back may let go.
 
     found.push({
@@ -223,7 +233,7 @@ export function draftsOf(card: Card, options: DraftOptions = {}): Draft[] {
       did.length > 0 && did.every((each) => each !== 'unsure')
     )
   }
-  return found.map((draft) => (turned ? { ...draft, solved: draft.solved } : draft))
+  return turned ? found.map((draft) => ({ ...draft, solved: mirroredBody(draft) })) : found
 }
 
 /**
@@ -247,6 +257,21 @@ export function apart(a: Solved, b: Solved, stature = USUAL_STATURE): number {
   const hips = sub(from[0]!, to[0]!)
   const all = from.map((place, i) => norm(sub(sub(place, to[i]!), [hips[0], 0, hips[2]])))
   return (all.reduce((sum, each) => sum + each, 0) / all.length) * stature
+}
+
+/** A draft as it is led from the other side: the same body, seen in a mirror. */
+function mirroredBody({ figure, solved }: Draft): Solved {
+  const pose = mirroredPose(solved.pose)
+  const placed = place(solved.body, pose)
+  const { contacts, straps } = figure
+  return {
+    ...solved,
+    pose,
+    placed,
+    contacts,
+    straps,
+    unmet: unmetIn(figure, { body: solved.body, placed }),
+  }
 }
 
 /** The figures that the trainer keeps, by their paths; the final form stands at the last step in. */

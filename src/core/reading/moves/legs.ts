@@ -748,7 +748,11 @@ export function placeLeg(s: Stance, n: Instruction, side: Side | null): boolean 
   )
   if (propOn && foot) {
     freeLeg(s, side)
-    put(s, `${side} ${posture === 'supine' ? 'calf' : 'sole'}`, surfaceOf(propOn.thing!))
+    put(
+      s,
+      `${side} ${posture === 'supine' ? 'calf' : n.part === 'heel' ? 'heel' : 'sole'}`,
+      surfaceOf(propOn.thing!)
+    )
     if (posture === 'supine') {
       setOn(s, side, 'Hip', { flexion: propOn.thing === 'chair' ? 90 : 35 })
       setOn(s, side, 'Knee', { flexion: propOn.thing === 'chair' ? 90 : 45 })

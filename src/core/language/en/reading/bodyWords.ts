@@ -4,7 +4,7 @@ import type { BodyPart, Relation, Thing, Way } from '../../instruction'
 
 /** `one | many`: the words for one of a part, then those for both or all of it. */
 const PARTS: Record<BodyPart, string> = {
-  foot: 'foot, sole, arch, instep, arch of the foot, ball of the foot, top of the foot, sole of the foot, outer edge of the foot, inner edge of the foot, edge of the foot | feet, soles, arches, insteps, soles of the feet, tops of the feet, balls of the feet, edges of the feet, outer edges of the feet, inner edges of the feet',
+  foot: 'foot, sole, arch, instep, arch of the foot, ball of the foot, top of the foot, sole of the foot, outer edge of the foot, inner edge of the foot, edge of the foot | feet, stance, soles, arches, insteps, soles of the feet, tops of the feet, balls of the feet, edges of the feet, outer edges of the feet, inner edges of the feet',
   toes: 'toe, big toe, little toe, big toe mound, toe mound, ball of the big toe, second toe, toenail | toes, big toes, toe mounds, big toe mounds, little toes, toenails, toe tips, tips of the toes',
   heel: 'heel | heels',
   ankle: 'ankle | ankles',

@@ -16,7 +16,7 @@ const KNEES_BENT =
 const STARTS: [start: string, fits: RegExp, not?: RegExp][] = [
   [
     'hands-and-knees',
-    /\bhands and (?:the |your )?knees\b|\bknees and (?:the |your )?hands\b|\ball[- ]fours\b|\btable[- ]?top\b|\bhands (?:are )?(?:placed )?(?:directly )?(?:under|below|beneath) (?:the |your )?shoulders?.*\bknees (?:are )?(?:directly )?(?:under|below|beneath) (?:the |your )?hips|\bknees (?:directly )?(?:under|below) (?:the |your )?hips.*\bhands (?:directly )?(?:under|below) (?:the |your )?shoulders/,
+    /\bforearms? (?:and (?:the )?knees|on the (?:floor|mat|ground).*\bknees (?:are )?(?:directly )?(?:under|below) )|\bhands and (?:the |your )?knees\b|\bknees and (?:the |your )?hands\b|\ball[- ]fours\b|\btable[- ]?top\b|\bhands (?:are )?(?:placed )?(?:directly )?(?:under|below|beneath) (?:the |your )?shoulders?.*\bknees (?:are )?(?:directly )?(?:under|below|beneath) (?:the |your )?hips|\bknees (?:directly )?(?:under|below) (?:the |your )?hips.*\bhands (?:directly )?(?:under|below) (?:the |your )?shoulders/,
   ],
   ['dog', /\b(?:downward|down)[- ]?(?:facing)?[- ]dog\b|\bdog pose\b|^dog\b|\bin dog\b/],
   ['plank', /\bplank\b|\bpush-?up position/],

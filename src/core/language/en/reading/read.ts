@@ -56,7 +56,7 @@ const PLAIN = new Set(
   )
 )
 const HEADS = new Set(
-  'corner corners edge edges root roots base bases side sides middle top tops bottom back backs front fronts center centre tip tips corner corners weight length pad pads end ends rim line inside outside skin flesh muscle muscles point points'.split(
+  'ball balls mound mounds corner corners edge edges root roots base bases side sides middle top tops bottom back backs front fronts center centre tip tips corner corners weight length pad pads end ends rim line inside outside skin flesh muscle muscles point points'.split(
     ' '
   )
 )
@@ -71,6 +71,7 @@ const SKIPPED = new Set(
     ' '
   )
 )
+const HOW = new Set(['bent', 'straight', 'lifted', 'up', 'free'])
 const HOLDING = new Set(['hold', 'grip', 'catch', 'grab', 'grasp', 'clutch', 'clasp'])
 const NOT = new Set(["don't", 'never', 'avoid', 'not', 'no', 'without', 'stop', "doesn't", 'nor'])
 const NUMBERS: Record<string, number> = {
@@ -376,6 +377,8 @@ class Reading {
             end = owner.end
           }
         }
+        // Straight legs, bent knees: how they are, not which.
+        if (many && role && HOW.has(role)) role = undefined
         const middle = IN_THE_MIDDLE.has(name)
         // An ear or a cheek has a side, the head has none; a side of the ribs is told.
         const own = middle ? (told || /^sit/.test(text) ? side : null) : side
@@ -795,6 +798,7 @@ class Reading {
     let k = i + 1
     const told = nothingTold()
     const from = i
+    if (verb === 'turn' && this.is(k, 'onto', 'over')) verb = 'roll'
     this.holding = HOLDING.has(verb)
     let nouns: Noun[] = []
     let prop: Thing | undefined
@@ -1188,6 +1192,16 @@ class Reading {
   }
 
   private letting(i: number): number {
+    if (this.is(i + 1, 'go') && this.is(i + 2, 'of')) {
+      const held = this.nouns(i + 3)
+      if (held) {
+        this.use(i, held.end)
+        const told = nothingTold()
+        const end = this.tell(held.end, told)
+        this.tellVerb('release', held.all, [], undefined, told, i, end)
+        return this.after(end, 'release')
+      }
+    }
     const nouns = this.nouns(i + 1)
     if (!nouns) return this.clauseEnd(i + 1)
     let k = nouns.end

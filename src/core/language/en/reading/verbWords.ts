@@ -318,6 +318,7 @@ export const VERBS: Record<string, Sense[]> = {
   interlock: [S('clasp', undefined, { part: 'fingers', both: true })],
   bind: [S('clasp', undefined, { part: 'hand', both: true })],
   wrap: [
+    S('place', all(alone, placed)),
     S('cross', all(of(...LEGS, ...ARMS), some(placed, going('round')))),
     S('turn-in', all(of('shoulder', 'ribs', ...ARMS))),
   ],
@@ -506,6 +507,7 @@ export const VERBS: Record<string, Sense[]> = {
   tent: [S('place', all(of('fingers', 'hand'), placed))],
   cup: [S('place', all(of('fingers', 'hand'), placed))],
   flatten: [S('press', of('low back'), { way: 'down' }), S('lengthen', of('spine'))],
+  make: [S('close', of('hand'), { way: 'in' })],
   'micro-bend': [S('bend', of('knee', 'elbow'))],
   prop: [
     S(
