@@ -7,7 +7,7 @@ import {
   mirroredPose,
   norm,
   place,
-  solve,
+  solved,
   type Solved,
   startOf,
   sub,
@@ -82,6 +82,9 @@ function leadOf(card: Card, lines: readonly ReadLine[], start: Side | null): Sid
         if (each === 'left' || each === 'right') return each
   return 'right'
 }
+
+/** Rounds of solving for a draft: it may be off by what one does not see. */
+const ROUNDS = 30
 
 /** What a set-up line does beside telling where one begins. */
 const BEGINS = new Set(['stand', 'kneel', 'sit', 'lie', 'roll'])
@@ -202,14 +205,14 @@ export function draftsOf(card: Card, options: DraftOptions = {}): Draft[] {
       s = { ...stanceOf(turned ? mirroredFigure(keeps) : keeps, leads), acrossMat, tucked, props }
     }
     const figure = keeps ? (turned ? mirroredFigure(keeps) : keeps) : figureOf(s)
-    const solved = solve(figure, { stature: options.stature })
+    const solvedForm = solved(figure, options.stature, keeps ? undefined : ROUNDS)
     // What was asked for is kept, not what it came to: what holds it back may let go.
 
     found.push({
       id,
       where,
       figure: keeps ?? back(figure),
-      solved,
+      solved: solvedForm,
       did,
       sure,
       kept: keeps !== undefined,
@@ -260,17 +263,17 @@ export function apart(a: Solved, b: Solved, stature = USUAL_STATURE): number {
 }
 
 /** A draft as it is led from the other side: the same body, seen in a mirror. */
-function mirroredBody({ figure, solved }: Draft): Solved {
-  const pose = mirroredPose(solved.pose)
-  const placed = place(solved.body, pose)
+function mirroredBody({ figure, solved: own }: Draft): Solved {
+  const pose = mirroredPose(own.pose)
+  const placed = place(own.body, pose)
   const { contacts, straps } = figure
   return {
-    ...solved,
+    ...own,
     pose,
     placed,
     contacts,
     straps,
-    unmet: unmetIn(figure, { body: solved.body, placed }),
+    unmet: unmetIn(figure, { body: own.body, placed }),
   }
 }
 

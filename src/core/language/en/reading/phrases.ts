@@ -84,20 +84,30 @@ export interface Found<T> {
 function at<T>(kind: Phrases<T>, words: readonly Word[], i: number): Found<T> | null {
   const first = words[i]
   if (!first || first.mark) return null
-  for (const key of first.text === 'your' ? ['your', 'the'] : [first.text])
-    for (const { words: phrase, value } of kind.get(key) ?? []) {
-      const fits = phrase.every((word, k) => {
-        const here = words[i + k]
-        return (
-          here !== undefined &&
-          !here.mark &&
-          (here.text === word || (word === 'the' && DETERMINERS.has(here.text)))
-        )
-      })
-      if (fits) return { value, end: i + phrase.length }
-    }
+  return (
+    longest(kind.get(first.text), words, i) ??
+    (first.text === 'your' ? longest(kind.get('the'), words, i) : null)
+  )
+}
+
+function longest<T>(
+  found: readonly { words: string[]; value: T }[] | undefined,
+  words: readonly Word[],
+  i: number
+): Found<T> | null {
+  if (!found) return null
+  for (const { words: phrase, value } of found) {
+    let k = 1
+    while (k < phrase.length && follows(words[i + k], phrase[k]!)) k += 1
+    if (k === phrase.length) return { value, end: i + k }
+  }
   return null
 }
+
+const follows = (here: Word | undefined, word: string): boolean =>
+  here !== undefined &&
+  !here.mark &&
+  (here.text === word || (word === 'the' && DETERMINERS.has(here.text)))
 
 export const DETERMINERS = new Set(
   'the your a an this that these those their its his her my our'.split(' ')

@@ -132,6 +132,8 @@ class Reading {
   private lastVerb: string | null = null
   /** While a verb of holding is read: what stands in the hands is who holds. */
   private holding = false
+  /** Nouns that were looked for already, by the word that they begin at. */
+  private readonly known = new Map<number, Noun | null>()
 
   constructor(private readonly line: string) {
     this.words = wordsOf(line)
@@ -339,6 +341,18 @@ class Reading {
 
   /** A side word, a relative word and a part: `the left hand`, `both big toes`, `front knee`. */
   private noun(
+    i: number,
+    sideBefore?: { side: SideTold; role?: Instruction['role'] }
+  ): Noun | null {
+    if (sideBefore) return this.nounFrom(i, sideBefore)
+    const before = this.known.get(i)
+    if (before !== undefined) return before
+    const found = this.nounFrom(i)
+    this.known.set(i, found)
+    return found
+  }
+
+  private nounFrom(
     i: number,
     sideBefore?: { side: SideTold; role?: Instruction['role'] }
   ): Noun | null {
