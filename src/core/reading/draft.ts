@@ -4,14 +4,11 @@ import {
   finalPlace,
   keyframesOf,
   mirroredFigure,
-  mirroredPose,
   norm,
-  place,
   solved,
   type Solved,
   startOf,
   sub,
-  unmetIn,
   USUAL_STATURE,
 } from '../figure'
 import { type Instruction, readerOf } from '../language'
@@ -31,20 +28,26 @@ import {
 } from './moves/stance'
 import { readCard, type ReadLine } from './readLine'
 
-/** One form of a card as its words move it. */
-export interface Draft {
+/** One form of a card as its words move it, before a body is found for it. */
+export interface Form {
   /** `start`, `step s3`: as the form is called on the card. */
   id: string
   /** Path of the words. */
   where: string
   figure: Figure
-  solved: Solved
   /** What each instruction of the line did. */
   did: Done[]
   /** Whether all that was read was done: a form that is not sure moves nothing by itself. */
   sure: boolean
   /** Whether it is as the trainer keeps it, and not as the words say. */
   kept: boolean
+  /** The instructions of the line that changed nothing, though they name a movement. */
+  idle: Instruction[]
+}
+
+/** A form with the body that stands in it. */
+export interface Draft extends Form {
+  solved: Solved
 }
 
 /** The form that each base begins with, when no set-up line tells it. */
@@ -177,67 +180,69 @@ export interface DraftOptions {
 /**
  * The chain of forms that the words of a card make: start, each step in, each step of the other
  * way, and the way out. A line that is not understood leaves the form as it is and is not sure.
- * The drafts of a mirrored card are the mirrored drafts.
+ * The forms of a mirrored card are the mirrored forms.
  */
-export function draftsOf(card: Card, options: DraftOptions = {}): Draft[] {
+export function formsOf(
+  card: Card,
+  { kept: asKept = true }: Pick<DraftOptions, 'kept'> = {}
+): Form[] {
   const lines = readCard(card)
   const place = lines.find(({ where }) => where === 'setUp.place')
   const told = place ? readerOf(card.language)?.start(place.text) : null
-  const lead = leadOf(card, lines, told?.side ?? null)
   // Led from the right, always; the other is its mirror.
-  const turned = lead === 'left'
+  const turned = leadOf(card, lines, told?.side ?? null) === 'left'
   const asRead = ({ instructions }: ReadLine) =>
     turned ? instructions.map(mirroredInstruction) : instructions
-  const back = (figure: Figure) => (turned ? mirroredFigure(figure) : figure)
+  const asLed = (figure: Figure) => (turned ? mirroredFigure(figure) : figure)
   const own: Side | null = card.sides === 'sided' ? 'right' : null
-  const kept = options.kept === false ? new Map<string, Figure>() : keptForms(card)
+  const kept = asKept ? keptForms(card) : new Map<string, Figure>()
   const begun = place ? startStance(place.text, card.language, asRead(place), own, turned) : null
   let s = begun?.stance ?? stanceOf(startOf(OF_BASE[card.base])!.figure, own)
   if (!begun && card.base === 'side-lying') takeStart(s, 'side-lying', false)
   for (const prop of card.setUp.props) s.props.add(prop)
   for (const line of lines)
     if (line.where === 'setUp.note') for (const n of asRead(line)) if (byNote(n)) apply(s, n)
-  const found: Draft[] = []
-  const push = (id: string, where: string, did: Done[], sure: boolean) => {
+  const found: Form[] = []
+  const push = (
+    id: string,
+    where: string,
+    did: Done[],
+    sure: boolean,
+    idle: Instruction[] = []
+  ) => {
     const keeps = kept.get(where.replace(/\.(?:place|text)$/, '.figure'))
     if (keeps) {
-      const { lead: leads, acrossMat, tucked, props } = s
-      s = { ...stanceOf(turned ? mirroredFigure(keeps) : keeps, leads), acrossMat, tucked, props }
+      const { lead, acrossMat, tucked, props } = s
+      s = { ...stanceOf(asLed(keeps), lead), acrossMat, tucked, props }
     }
-    const figure = keeps ? (turned ? mirroredFigure(keeps) : keeps) : figureOf(s)
-    const solvedForm = solved(figure, options.stature, keeps ? undefined : ROUNDS)
-    // What was asked for is kept, not what it came to: what holds it back may let go.
-
-    found.push({
-      id,
-      where,
-      figure: keeps ?? back(figure),
-      solved: solvedForm,
-      did,
-      sure,
-      kept: keeps !== undefined,
-    })
+    const figure = keeps ?? asLed(figureOf(s))
+    found.push({ id, where, figure, did, sure, kept: keeps !== undefined, idle })
   }
-  push(
-    'start',
-    'setUp.place',
-    begun?.did ?? [],
-    begun !== null && begun.did.every((each) => each !== 'unsure')
-  )
+  const did = begun?.did ?? []
+  push('start', 'setUp.place', did, begun !== null && !did.includes('unsure'))
   for (const line of lines) {
     const step = /^(enter|otherWay|exit)\[(\d+)\]\.text$/.exec(line.where)
     if (!step) continue
-    const list = card[step[1] as 'enter' | 'otherWay' | 'exit']
-    const did = asRead(line).map((n) => apply(s, n))
-    push(
-      `step ${list[Number(step[2])]!.id}`,
-      line.where,
-      did,
-      did.length > 0 && did.every((each) => each !== 'unsure')
-    )
+    const { id } = card[step[1] as 'enter' | 'otherWay' | 'exit'][Number(step[2])]!
+    const idle: Instruction[] = []
+    const done = asRead(line).map((n, i) => {
+      const before = JSON.stringify(figureOf(s))
+      const what = apply(s, n)
+      if (what === 'moved' && JSON.stringify(figureOf(s)) === before)
+        idle.push(line.instructions[i]!)
+      return what
+    })
+    push(`step ${id}`, line.where, done, done.length > 0 && !done.includes('unsure'), idle)
   }
-  return turned ? found.map((draft) => ({ ...draft, solved: mirroredBody(draft) })) : found
+  return found
 }
+
+/** The chain of forms that the words of a card make, each with a body that stands in it. */
+export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>
+  formsOf(card, options).map((form) => ({
+    ...form,
+    solved: solved(form.figure, options.stature, form.kept ? undefined : ROUNDS),
+  }))
 
 /**
  * The draft of the form that the steps lead to: the last step in, and of a movement that is
@@ -260,21 +265,6 @@ export function apart(a: Solved, b: Solved, stature = USUAL_STATURE): number {
   const hips = sub(from[0]!, to[0]!)
   const all = from.map((place, i) => norm(sub(sub(place, to[i]!), [hips[0], 0, hips[2]])))
   return (all.reduce((sum, each) => sum + each, 0) / all.length) * stature
-}
-
-/** A draft as it is led from the other side: the same body, seen in a mirror. */
-function mirroredBody({ figure, solved: own }: Draft): Solved {
-  const pose = mirroredPose(own.pose)
-  const placed = place(own.body, pose)
-  const { contacts, straps } = figure
-  return {
-    ...own,
-    pose,
-    placed,
-    contacts,
-    straps,
-    unmet: unmetIn(figure, { body: own.body, placed }),
-  }
 }
 
 /** The figures that the trainer keeps, by their paths; the final form stands at the last step in. */
