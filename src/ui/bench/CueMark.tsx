@@ -14,6 +14,7 @@ import {
   markProblem,
 } from '@/core/figure'
 import { FIGURE } from '@/core/language'
+import { markOfWords, readLine } from '@/core/reading'
 import { FigureSvg } from '../shared/FigureSvg'
 import { useSchool } from '../shared/school'
 import classes from './CueCell.module.css'
@@ -54,7 +55,8 @@ export default function CueMark({
     set({ kind, part, ...(way ? { way } : {}) })
   }
   const { mark } = cue
-  const offered = cue.measure && markOffered(cue.measure.name)
+  const measured = cue.measure && markOffered(cue.measure.name)
+  const offered = measured ?? markOfWords(readLine(cue.text, card.language).instructions)
   const final = finalFigure(card)?.figure
   const side = card.writtenFor
   const problem = mark && final && markProblem(card, mark)
@@ -93,7 +95,7 @@ export default function CueMark({
             size="compact-xs"
             variant="light"
             onClick={() => set(offered)}
-          >{`As it is measured: ${FIGURE.markWords(offered)}`}</Button>
+          >{`As ${measured ? 'it is measured' : 'the words say'}: ${FIGURE.markWords(offered)}`}</Button>
         )}
         {mark && (
           <Group gap={6} mt={6}>

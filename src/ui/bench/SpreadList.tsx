@@ -26,6 +26,7 @@ import { type BenchStore, useBench, useBenchStore } from './store'
 
 // Drawings come after the words, and so does drag and drop: both are large.
 const DrawnForm = later(() => import('./DrawnForm').then((module) => module.default))
+const WordRows = later(() => import('./WordRows').then((module) => module.WordRows))
 const SortRows = later(() => import('./SortRows').then((module) => module.SortRows))
 
 export type ListName = StepList | 'alignment'
@@ -148,6 +149,10 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
     ),
     [list, noun, ids, actions]
   )
+  const reading = useMemo(
+    () => <WordRows list={list} ids={ids ? ids.split(' ') : []} box={box} />,
+    [list, ids]
+  )
   return (
     <div
       ref={box}
@@ -184,6 +189,7 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
         </div>
       ))}
       {quiet && sorting}
+      {quiet && reading}
       <div className={classes.add}>
         <Button
           variant="subtle"
@@ -229,7 +235,7 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
     ) : sided && side !== writtenFor && !packOf(language) ? (
       <p className={`${classes.notHere} ${classes[side]}`}>{LABELS.sheet.notWritten(language)}</p>
     ) : (
-      <div className={classes[side]}>
+      <div className={`${classes[side]} ${classes.half}`}>
         <HalfField
           path={`${list}[${index}].text`}
           value={item.text}
@@ -240,9 +246,7 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
           onKeyDown={(event) => actions.keyDown(event, index)}
           onPasteLines={(first, rest) => actions.pasteLines(index, first, rest)}
         />
-        {'figure' in item && item.figure && (
-          <DrawnForm where={`${list}[${index}].figure`} side={side} className={classes.drawn} />
-        )}
+        <span data-draft={side} />
       </div>
     )
   return (
@@ -260,6 +264,7 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
         remove={actions.remove}
       />
       <div className={classes.rowFindings}>
+        <div data-read />
         <FindingsAt path={`${list}[${index}]`} />
       </div>
     </div>

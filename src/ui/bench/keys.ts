@@ -64,6 +64,12 @@ export const KEYS = [
     does: 'fix the side word at the cursor, or set it free',
     on: alt('KeyP'),
   },
+  {
+    id: 'keep-figure',
+    keys: ['Alt', 'K'],
+    does: 'keep the figure that the words draw',
+    on: alt('KeyK'),
+  },
   { id: 'undo', keys: ['Ctrl', 'Z'], does: 'undo', on: command('z') },
   { id: 'redo', keys: ['Ctrl', 'Shift', 'Z'], does: 'do it again', on: command('z', true) },
   { id: 'redo', keys: ['Ctrl', 'Y'], does: 'do it again', on: command('y') },

@@ -80,7 +80,7 @@ const TRUNK: Partial<Record<Instruction['action'], Trunk>> = {
   lean: trunk.lean,
   lift: (s, n) =>
     n.part === 'pelvis'
-      ? trunk.liftPelvis(s, n)
+      ? trunk.liftPelvis(s)
       : n.part === 'chest' || n.part === 'ribs' || n.part === 'low back'
         ? postureOf(s) === 'prone'
           ? trunk.rise(s, n)
@@ -335,7 +335,7 @@ function propUnder(s: Stance, n: Instruction): Done {
   const surface = legs.surfaceOf(n.prop!)
   const posture = postureOf(s)
   if (n.part === 'pelvis' && (posture === 'bridge' || posture === 'supine')) {
-    if (posture === 'supine') trunk.liftPelvis(s, n)
+    if (posture === 'supine') trunk.liftPelvis(s)
     put(s, 'pelvis', surface)
     set(s, 'pelvis', { tilt: -112 })
     for (const side of SIDES) setOn(s, side, 'Hip', { flexion: 20 })

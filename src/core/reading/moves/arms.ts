@@ -163,7 +163,6 @@ function threadArm(s: Stance, n: Instruction, side: Side): boolean {
   setOn(s, other, 'Shoulder', { flexion: 130, abduction: 0, rotation: 0 })
   setOn(s, other, 'Elbow', { flexion: 60 })
   setOn(s, other, 'Wrist', { flexion: -50 })
-  void n
   return true
 }
 
@@ -284,7 +283,6 @@ function floorBeside(s: Stance, leg: Side, hand: Side, relation: string): Vec {
   const placed = placedOf(s)
   const foot = at(placed, `${leg}Foot`)
   const out = outward(placed, relation === 'inside' ? across(leg) : leg, 'pelvis')
-  void hand
   return [foot[0] + out[0] * 0.07, foot[1] - s.body.ankleHeight, foot[2] + out[2] * 0.07]
 }
 

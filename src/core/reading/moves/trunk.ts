@@ -6,9 +6,7 @@ import {
   carrying,
   curve,
   drop,
-  FLOOR,
   freeArm,
-  freeLeg,
   get,
   hang,
   legOf,
@@ -238,7 +236,7 @@ function chestUp(s: Stance, n: Instruction): boolean {
 }
 
 /** The pelvis comes up: a bridge, a dog, or back from a seat. */
-export function liftPelvis(s: Stance, n: Instruction): boolean {
+export function liftPelvis(s: Stance): boolean {
   const posture = postureOf(s)
   if (posture === 'supine' && SIDES.every((side) => !touches(s, legOf(side)))) {
     onShoulders(s)
@@ -267,7 +265,6 @@ export function liftPelvis(s: Stance, n: Instruction): boolean {
   }
   const onHands = posture === 'fours' || posture === 'hands and feet'
   if (onHands) {
-    const heels = SIDES.map((side) => touches(s, new RegExp(`^${side} sole$`)))
     const bent = SIDES.map((side) => get(s, `${side}Knee`, 'flexion') > 30)
     const forearms = touches(s, /forearm$/)
     takeStart(s, 'dog')
@@ -283,7 +280,6 @@ export function liftPelvis(s: Stance, n: Instruction): boolean {
         setOn(s, side, 'Hip', { flexion: 108 })
         setOn(s, side, 'Ankle', { dorsiflexion: 20 })
       }
-      void heels
     })
     return true
   }
@@ -311,7 +307,7 @@ export function hipsBack(s: Stance, n: Instruction): boolean {
     takeStart(s, 'heel-seat')
     return foldOnHeels(s, { ...n, places: [] })
   }
-  if (posture === 'hands and feet') return has(n, 'back', 'up') ? liftPelvis(s, n) : false
+  if (posture === 'hands and feet') return has(n, 'back', 'up') ? liftPelvis(s) : false
   if (posture === 'standing') {
     if (get(s, 'pelvis', 'tilt') > 50) return true
     const deep = degreesOf(n, 1)
@@ -402,7 +398,6 @@ export function lowerTrunk(s: Stance, n: Instruction): boolean {
 /** Flat on the front; hands that are set stay set. */
 function toFront(s: Stance): boolean {
   const hands = s.contacts.filter(({ part, on }) => /palm|forearm/.test(part) && on === 'floor')
-  const knees = s.contacts.filter(({ part }) => /toes$/.test(part))
   takeStart(s, 'prone')
   for (const { part, on } of hands) {
     const side = part.startsWith('left') ? 'left' : 'right'
@@ -414,7 +409,6 @@ function toFront(s: Stance): boolean {
       setOn(s, side, 'Wrist', { flexion: -70 })
     }
   }
-  void knees
   return true
 }
 

@@ -1,0 +1,79 @@
+'use client'
+
+import { Button, Group, Modal, Text } from '@mantine/core'
+import { useEffect, useMemo, useState } from 'react'
+import { anglesOf, type Figure, withFigure } from '@/core/figure'
+import type { FormDrawn } from '@/workers/words'
+import { Stage } from '../figure/Stage'
+import { useFigureWork } from '../figure/useFigureWork'
+import { useBenchStore } from './store'
+
+/** A form of the card, large, to be pulled into shape; what is pulled is kept. */
+export function PullDraft({ form, onClose }: { form: FormDrawn; onClose: () => void }) {
+  const bench = useBenchStore()
+  const [figure, setFigure] = useState<Figure>(form.figure)
+  const [answer, ask, failure] = useFigureWork()
+  const { writtenFor, sideNamedBy, sides } = bench.getState().card
+  const wish = useMemo(
+    () => ({
+      figure,
+      side: writtenFor,
+      namedBy: sideNamedBy,
+      lead: sides === 'sided' ? writtenFor : null,
+    }),
+    [figure, writtenFor, sideNamedBy, sides]
+  )
+  useEffect(() => ask(wish), [ask, wish])
+  const path = form.where.replace(/text$/, 'figure')
+  const keep = (next: Figure | null) =>
+    bench.getState().edit((card) => withFigure(card, path, next))
+  return (
+    <Modal opened onClose={onClose} title={`The figure of ${form.id}`} size="lg">
+      <Text size="sm" c="dimmed">
+        Pull a hand, a foot, a knee, the head or the hips. What you pull is kept, whatever the words
+        say later.
+      </Text>
+      {failure && <Text c="var(--alert)">{failure}</Text>}
+      {answer && (
+        <Stage
+          answer={answer}
+          title={form.id}
+          onDrag={(drag) => ask({ ...wish, drag, seen: answer.view })}
+          onDrop={(pose) => {
+            const next = { ...figure, angles: anglesOf(pose) }
+            setFigure(next)
+            keep(next)
+          }}
+        />
+      )}
+      <Group gap="xs" mt="xs">
+        {!form.kept && (
+          <Button
+            size="compact-md"
+            onClick={() => {
+              keep(figure)
+              onClose()
+            }}
+          >
+            Keep it
+          </Button>
+        )}
+        {form.kept && (
+          <Button
+            size="compact-md"
+            variant="default"
+            onClick={() => {
+              keep(null)
+              onClose()
+            }}
+          >
+            Back to the words
+          </Button>
+        )}
+        <Button size="compact-md" variant="default" onClick={onClose}>
+          Close
+        </Button>
+      </Group>
+    </Modal>
+  )
+}

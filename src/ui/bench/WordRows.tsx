@@ -1,0 +1,243 @@
+'use client'
+
+import { type RefObject, useEffect, useMemo, useState } from 'react'
+import { createPortal } from 'react-dom'
+import { useStore } from 'zustand'
+import type { Side } from '@/core/card'
+import { withFigure } from '@/core/figure'
+import type { FormDrawn, LineUnderstood } from '@/workers/words'
+import { FigureSvg } from '../shared/FigureSvg'
+import { useSchool } from '../shared/school'
+import { keyOf } from './keys'
+import { PullDraft } from './PullDraft'
+import type { ListName } from './SpreadList'
+import { useBench, useBenchStore } from './store'
+import { sharedWords, type Words } from './words'
+import classes from './WordRows.module.css'
+
+interface Props {
+  list: ListName
+  ids: readonly string[]
+  /** The element that holds the rows, each marked with its id. */
+  box: RefObject<HTMLElement | null>
+}
+
+function useWords(): Words {
+  const bench = useBenchStore()
+  const school = useSchool()
+  const { words, join } = useMemo(() => sharedWords(bench, school), [bench, school])
+  useEffect(join, [join])
+  return words
+}
+
+/**
+ * What the words of each row mean: the form that they draw beside it, pale until it is kept, and
+ * under the row that one looks at what was understood of it. It comes after the rows and puts
+ * itself into their places, so that a row which is typed in knows nothing of it.
+ */
+export function WordRows({ list, ids, box }: Props) {
+  const words = useWords()
+  const bench = useBenchStore()
+  const sided = useBench((state) => state.card.sides === 'sided')
+  const [here, setHere] = useState<string | null>(null)
+  const forms = useStore(words, (state) => state.forms)
+  const [pulled, setPulled] = useState<FormDrawn | null>(null)
+
+  useEffect(() => {
+    const element = box.current
+    if (!element) return
+    const rowOf = (target: EventTarget | null) =>
+      target instanceof Element
+        ? (target.closest<HTMLElement>('[data-row]')?.dataset.row ?? null)
+        : null
+    const gone = new AbortController()
+    const { signal } = gone
+    element.addEventListener('focusin', ({ target }) => setHere(rowOf(target)), { signal })
+    element.addEventListener(
+      'pointerover',
+      ({ target }) => {
+        if (!element.contains(document.activeElement)) setHere(rowOf(target))
+      },
+      { signal }
+    )
+    element.addEventListener(
+      'focusout',
+      ({ relatedTarget }) => {
+        if (!(relatedTarget instanceof Node) || !element.contains(relatedTarget)) setHere(null)
+      },
+      { signal }
+    )
+    element.addEventListener(
+      'pointerleave',
+      () => {
+        if (!element.contains(document.activeElement)) setHere(null)
+      },
+      { signal }
+    )
+    element.addEventListener(
+      'keydown',
+      (event) => {
+        if (keyOf(event) !== 'keep-figure') return
+        const row = rowOf(event.target)
+        const index =
+          row === null ? -1 : bench.getState().card[list].findIndex(({ id }) => id === row)
+        const draft = words.getState().forms.find(({ where }) => where === `${list}[${index}].text`)
+        if (!draft || draft.kept) return
+        event.preventDefault()
+        keep(bench, draft)
+      },
+      { signal }
+    )
+    return () => gone.abort()
+  }, [box, bench, list, words])
+
+  const at = new Map(forms.map((form) => [form.where, form]))
+  return (
+    <>
+      {list !== 'alignment' &&
+        ids.map((id, i) => {
+          const form = at.get(`${list}[${i}].text`)
+          if (!form) return null
+          const halves: Side[] = sided ? ['left', 'right'] : ['right']
+          return halves.map((side) => (
+            <Slot key={`${id} ${side}`} box={box} row={id} name={`[data-draft="${side}"]`}>
+              <Form form={form} side={side} step={i + 1} onPull={setPulled} />
+            </Slot>
+          ))
+        })}
+      {here && ids.includes(here) && (
+        <Slot box={box} row={here} name="[data-read]">
+          <Understood words={words} where={`${list}[${ids.indexOf(here)}].text`} />
+        </Slot>
+      )}
+      {pulled && <PullDraft form={pulled} onClose={() => setPulled(null)} />}
+    </>
+  )
+}
+
+/** Keeps a form as the words draw it: from now on it stays, whatever is written elsewhere. */
+const keep = (bench: ReturnType<typeof useBenchStore>, { where, figure }: FormDrawn) =>
+  bench.getState().edit((card) => withFigure(card, where.replace(/text$/, 'figure'), figure))
+
+/** A place within a row, found after the row was drawn. */
+function Slot({
+  box,
+  row,
+  name,
+  children,
+}: {
+  box: Props['box']
+  row: string
+  name: string
+  children: React.ReactNode
+}) {
+  const [slot, setSlot] = useState<Element | null>(null)
+  useEffect(() => {
+    const asked = requestAnimationFrame(() =>
+      setSlot(box.current?.querySelector(`[data-row="${row}"] ${name}`) ?? null)
+    )
+    return () => cancelAnimationFrame(asked)
+  }, [box, row, name])
+  return slot && createPortal(children, slot)
+}
+
+function Form({
+  form,
+  side,
+  step,
+  onPull,
+}: {
+  form: FormDrawn
+  side: Side
+  step: number
+  onPull: (form: FormDrawn) => void
+}) {
+  const bench = useBenchStore()
+  const writtenFor = useBench((state) => state.card.writtenFor)
+  const sided = useBench((state) => state.card.sides === 'sided')
+  const led = sided ? `, ${side} leads` : ''
+  const mirrored = sided && side !== writtenFor
+  return (
+    <span className={`${classes.form} ${form.kept ? '' : classes.draft}`}>
+      <button
+        type="button"
+        className={`${classes.look} ${mirrored ? classes.mirrored : ''}`}
+        tabIndex={mirrored ? -1 : undefined}
+        aria-label={`${form.kept ? 'Kept' : 'Drawn from the words'}: step ${step}${led}; pull it`}
+        title="Pull it to correct it"
+        onClick={() => onPull(form)}
+      >
+        <FigureSvg drawing={{ ...form.drawing, letters: [] }} label={`${form.id}${led}`} />
+      </button>
+      {!form.kept && !mirrored && (
+        <button
+          type="button"
+          className={classes.keep}
+          aria-label={`Keep the figure of step ${step}`}
+          title="Keep this figure (Alt K)"
+          onClick={() => keep(bench, form)}
+        >
+          keep
+        </button>
+      )}
+    </span>
+  )
+}
+
+/** What was understood of a line, word by word; and what was not. */
+function Understood({ words, where }: { words: Words; where: string }) {
+  const line = useStore(words, (state) => state.lines.find((each) => each.where === where))
+  if (!line?.text) return null
+  return (
+    <p className={classes.understood} aria-label="What was understood">
+      {piecesOf(line).map(({ text, asks, unread }, i) => (
+        <span key={i} className={asks ? classes.read : unread ? classes.unread : classes.between}>
+          <span>{text}</span>
+          {asks && <small>{asks.join(' · ')}</small>}
+          {unread && <small>not understood</small>}
+        </span>
+      ))}
+    </p>
+  )
+}
+
+interface Piece {
+  text: string
+  asks?: string[]
+  unread?: boolean
+}
+
+/** A line in pieces: what an instruction was read from, what was not understood, and the rest. */
+export function piecesOf({ text, asks, notUnderstood }: LineUnderstood): Piece[] {
+  const spans: { from: number; until: number; words: string | null }[] = [
+    ...asks,
+    ...notUnderstood.map(([from, until]) => ({ from, until, words: null })),
+  ]
+  const edges = [
+    ...new Set([0, text.length, ...spans.flatMap(({ from, until }) => [from, until])]),
+  ].sort((a, b) => a - b)
+  const pieces: Piece[] = []
+  edges.slice(0, -1).forEach((from, i) => {
+    const until = edges[i + 1]!
+    const over = spans.filter((span) => span.from < until && span.until > from)
+    const unread = over.some(({ words }) => words === null)
+    const own = over.flatMap(({ words }) => words ?? [])
+    const before = pieces.at(-1)
+    const same =
+      before && !unread && !before.unread && own.length > 0 && before.asks?.join() === own.join()
+    if (same) before.text += text.slice(from, until)
+    else
+      pieces.push({
+        text: text.slice(from, until),
+        ...(unread ? { unread } : own.length > 0 ? { asks: own } : {}),
+      })
+  })
+  // The caption stands under the first piece of what it was read from.
+  const told = new Set<string>()
+  return pieces.map((piece) => {
+    if (!piece.asks) return piece
+    const fresh = piece.asks.filter((words) => !told.has(words))
+    piece.asks.forEach((words) => told.add(words))
+    return { ...piece, asks: fresh }
+  })
+}
