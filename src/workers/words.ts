@@ -1,6 +1,7 @@
-import type { Card, School } from '@/core/card'
+import type { Card, School, Side } from '@/core/card'
 import { draw, type Drawing, type Figure, figureShown, solved } from '@/core/figure'
 import { draftsOf, readCard, toWords } from '@/core/reading'
+import { writeFor } from '@/core/sides'
 
 /** What the bench asks for: what its words draw, with these fields as they are now. */
 export interface WordsJob {
@@ -13,6 +14,8 @@ export interface WordsJob {
 export interface LineUnderstood {
   /** Path of the line. */
   where: string
+  /** The side that leads as it is worded here. */
+  side: Side
   text: string
   /** In words, with the characters that each was read from. */
   asks: { words: string; from: number; until: number }[]
@@ -59,18 +62,22 @@ export function followWords(): (job: WordsJob) => WordsAnswer {
   let card = {} as Card
   return ({ changed, school }) => {
     card = { ...card, ...changed }
-    const lines = readCard(card).map(({ where, text, instructions, notUnderstood }) => ({
-      where,
-      text,
-      notUnderstood,
-      asks: instructions.map((n) => ({
-        from: n.from,
-        until: n.until,
-        words: [n.action, n.side === null ? '' : n.side, n.part, toWords(n) && `→ ${toWords(n)}`]
-          .filter(Boolean)
-          .join(' '),
-      })),
-    }))
+    const sides: Side[] = card.sides === 'sided' ? ['left', 'right'] : [card.writtenFor]
+    const lines = sides.flatMap((side) =>
+      readCard(writeFor(card, side)).map(({ where, text, instructions, notUnderstood }) => ({
+        where,
+        side,
+        text,
+        notUnderstood,
+        asks: instructions.map((n) => ({
+          from: n.from,
+          until: n.until,
+          words: [n.action, n.side === null ? '' : n.side, n.part, toWords(n) && `→ ${toWords(n)}`]
+            .filter(Boolean)
+            .join(' '),
+        })),
+      }))
+    )
     const forms = draftsOf(card)
       .filter(({ sure, kept }) => sure || kept)
       .map(({ where, id, figure, kept }) => ({

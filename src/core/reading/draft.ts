@@ -1,15 +1,19 @@
 import type { Card, Side } from '../card'
 import {
+  askedAngles,
+  bodyOf,
   type Figure,
   finalPlace,
   keyframesOf,
   mirroredFigure,
   norm,
+  place,
   solved,
   type Solved,
   startOf,
   sub,
   USUAL_STATURE,
+  type Vec,
 } from '../figure'
 import { type Instruction, readerOf } from '../language'
 import { apply, type Done } from './moves/apply'
@@ -245,18 +249,26 @@ export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>
   }))
 
 /**
- * The draft of the form that the steps lead to: the last step in, and of a movement that is
- * repeated the one that goes farthest from where it begins.
+ * The form that the steps lead to: the last step in, and of a movement that is repeated the last
+ * one that goes well away from where it begins.
  */
-export function finalDraft(card: Card, drafts: readonly Draft[]): Draft {
-  const of = (id: string) => drafts.find((draft) => draft.id === `step ${id}`)
-  const start = drafts[0]!
+export function finalDraft<Of extends Form>(card: Card, forms: readonly Of[]): Of {
+  const of = (id: string) => forms.find((form) => form.id === `step ${id}`)
+  const start = forms[0]!
   const cycle = card.enter.filter((step) => step.cycle).flatMap(({ id }) => of(id) ?? [])
-  const far = (draft: Draft) => apart(draft.solved, start.solved)
+  const far = (form: Of) => anglesApart(form.figure, start.figure)
   const most = Math.max(0, ...cycle.map(far))
-  const last = cycle.findLast((draft) => far(draft) >= most / 2)
+  const last = cycle.findLast((form) => far(form) >= most / 2)
   if (last) return last
   return (card.enter.length > 0 ? of(card.enter.at(-1)!.id) : undefined) ?? start
+}
+
+/** How far the joints of two figures are apart by their angles alone, in statures. */
+function anglesApart(a: Figure, b: Figure): number {
+  const [from, to] = [a, b].map(
+    (figure) => place(bodyOf(figure.body), { root: [0, 0, 0], angles: askedAngles(figure) }).origins
+  ) as [Vec[], Vec[]]
+  return from.reduce((sum, joint, i) => sum + norm(sub(joint, to[i]!)), 0) / from.length
 }
 
 /** How far the joints of two bodies are apart, on average, in cm, hips over hips. */
@@ -271,7 +283,11 @@ export function apart(a: Solved, b: Solved, stature = USUAL_STATURE): number {
 function keptForms(card: Card): Map<string, Figure> {
   const forms = new Map(keyframesOf(card).frames.map(({ where, figure }) => [where, figure]))
   const final = forms.get(finalPlace(card))
-  const last = `enter[${card.enter.length - 1}].figure`
-  if (final && card.enter.length > 0 && !forms.has(last)) forms.set(last, final)
+  if (!final || card.enter.length === 0) return forms
+  const { where } = card.enter.some((step) => step.cycle)
+    ? finalDraft(card, formsOf(card, { kept: false }))
+    : { where: `enter[${card.enter.length - 1}].text` }
+  const last = where.replace(/text$/, 'figure')
+  if (!forms.has(last)) forms.set(last, final)
   return forms
 }

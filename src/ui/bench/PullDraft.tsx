@@ -9,7 +9,15 @@ import { useFigureWork } from '../figure/useFigureWork'
 import { useBenchStore } from './store'
 
 /** A form of the card, large, to be pulled into shape; what is pulled is kept. */
-export function PullDraft({ form, onClose }: { form: FormDrawn; onClose: () => void }) {
+export function PullDraft({
+  form,
+  step,
+  onClose,
+}: {
+  form: FormDrawn
+  step: number
+  onClose: () => void
+}) {
   const bench = useBenchStore()
   const [figure, setFigure] = useState<Figure>(form.figure)
   const [answer, ask, failure] = useFigureWork()
@@ -28,7 +36,7 @@ export function PullDraft({ form, onClose }: { form: FormDrawn; onClose: () => v
   const keep = (next: Figure | null) =>
     bench.getState().edit((card) => withFigure(card, path, next))
   return (
-    <Modal opened onClose={onClose} title={`The figure of ${form.id}`} size="lg">
+    <Modal opened onClose={onClose} title={`The figure of step ${step}`} size="lg">
       <Text size="sm" c="dimmed">
         Pull a hand, a foot, a knee, the head or the hips. What you pull is kept, whatever the words
         say later.
@@ -37,7 +45,7 @@ export function PullDraft({ form, onClose }: { form: FormDrawn; onClose: () => v
       {answer && (
         <Stage
           answer={answer}
-          title={form.id}
+          title={`Step ${step}`}
           onDrag={(drag) => ask({ ...wish, drag, seen: answer.view })}
           onDrop={(pose) => {
             const next = { ...figure, angles: anglesOf(pose) }

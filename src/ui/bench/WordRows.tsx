@@ -39,7 +39,7 @@ export function WordRows({ list, ids, box }: Props) {
   const words = useWords()
   const bench = useBenchStore()
   const sided = useBench((state) => state.card.sides === 'sided')
-  const [here, setHere] = useState<string | null>(null)
+  const [here, setHere] = useState<{ row: string; side: Side | null } | null>(null)
   const forms = useStore(words, (state) => state.forms)
   const [pulled, setPulled] = useState<FormDrawn | null>(null)
 
@@ -50,13 +50,25 @@ export function WordRows({ list, ids, box }: Props) {
       target instanceof Element
         ? (target.closest<HTMLElement>('[data-row]')?.dataset.row ?? null)
         : null
+    /** The row that one looks at, and the half of it. */
+    const lookAt = (target: EventTarget | null) => {
+      const row = rowOf(target)
+      const half =
+        target instanceof Element
+          ? (target.closest('[data-half]') ?? target.querySelector('[data-half]'))
+          : null
+      const side = half instanceof HTMLElement ? (half.dataset.half as Side) : null
+      setHere((before) =>
+        row === null ? null : before?.row === row && before.side === side ? before : { row, side }
+      )
+    }
     const gone = new AbortController()
     const { signal } = gone
-    element.addEventListener('focusin', ({ target }) => setHere(rowOf(target)), { signal })
+    element.addEventListener('focusin', ({ target }) => lookAt(target), { signal })
     element.addEventListener(
       'pointerover',
       ({ target }) => {
-        if (!element.contains(document.activeElement)) setHere(rowOf(target))
+        if (!element.contains(document.activeElement)) lookAt(target)
       },
       { signal }
     )
@@ -105,12 +117,22 @@ export function WordRows({ list, ids, box }: Props) {
             </Slot>
           ))
         })}
-      {here && ids.includes(here) && (
-        <Slot box={box} row={here} name="[data-read]">
-          <Understood words={words} where={`${list}[${ids.indexOf(here)}].text`} />
+      {here && ids.includes(here.row) && (
+        <Slot box={box} row={here.row} name="[data-read]">
+          <Understood
+            words={words}
+            where={`${list}[${ids.indexOf(here.row)}].text`}
+            side={here.side}
+          />
         </Slot>
       )}
-      {pulled && <PullDraft form={pulled} onClose={() => setPulled(null)} />}
+      {pulled && (
+        <PullDraft
+          form={pulled}
+          step={Number(/\d+/.exec(pulled.where)![0]) + 1}
+          onClose={() => setPulled(null)}
+        />
+      )}
     </>
   )
 }
@@ -185,8 +207,13 @@ function Form({
 }
 
 /** What was understood of a line, word by word; and what was not. */
-function Understood({ words, where }: { words: Words; where: string }) {
-  const line = useStore(words, (state) => state.lines.find((each) => each.where === where))
+function Understood({ words, where, side }: { words: Words; where: string; side: Side | null }) {
+  const line = useStore(
+    words,
+    ({ lines }) =>
+      lines.find((each) => each.where === where && each.side === side) ??
+      lines.find((each) => each.where === where)
+  )
   if (!line?.text) return null
   return (
     <p className={classes.understood} aria-label="What was understood">

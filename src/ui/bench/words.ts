@@ -8,10 +8,7 @@ import { type BenchStore, changedFields } from './store'
 export type Words = StoreApi<WordsAnswer>
 
 /** Follows a card with what its words mean, in a worker: the text never waits for it. */
-function followWords(
-  bench: BenchStore,
-  school: School
-): { words: Words; start: () => () => void } {
+function followWords(bench: BenchStore, school: School): { words: Words; start: () => () => void } {
   const words = createStore<WordsAnswer>(() => ({ lines: [], forms: [] }))
   return {
     words,
