@@ -29,7 +29,8 @@ import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
 import { later } from '../shared/later'
-import { SchoolContext } from '../shared/school'
+import { PlayButton } from '../play/PlayButton'
+import { SchoolContext, useSchool } from '../shared/school'
 import classes from './Bench.module.css'
 import { SeverityMark } from '../shared/SeverityMark'
 import { CueList } from './CueList'
@@ -330,7 +331,9 @@ function Title({ status, onStatus, onKeys }: TitleProps) {
   const id = useBench((state) => state.card.id)
   const title = useBench((state) => titleOf(state.card))
   const router = useRouter()
-  const { undo, redo } = useBenchStore().temporal.getState()
+  const bench = useBenchStore()
+  const school = useSchool()
+  const { undo, redo } = bench.temporal.getState()
   // Deleting is no question: the card lies in the bin and can be put back.
   const bin = () =>
     api(`/api/cards/${id}`, { method: 'DELETE' })
@@ -360,6 +363,7 @@ function Title({ status, onStatus, onKeys }: TitleProps) {
         <Act label="Put this card into the bin" onClick={() => void bin()}>
           <IconTrash size={18} />
         </Act>
+        <PlayButton get={() => Promise.resolve({ card: bench.getState().card, school })} />
         <Button component={Link} href={`/cards/${id}/figure`} variant="default" size="compact-md">
           Figure
         </Button>

@@ -4,7 +4,10 @@ import { Button, Menu } from '@mantine/core'
 import { IconFile, IconPencil, IconPrinter } from '@tabler/icons-react'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
+import type { Card, School } from '@/core/card'
 import { Header } from '../chrome/Header'
+import { PlayButton } from '../play/PlayButton'
+import { api } from '../shared/api'
 import classes from './CardPage.module.css'
 
 /** The frame around a card that is read: the ways to the bench, to paper and to a file. */
@@ -12,6 +15,15 @@ export function CardPage({ id, children }: { id: string; children: ReactNode }) 
   return (
     <>
       <Header>
+        <PlayButton
+          get={async () => {
+            const [{ card }, { school }] = await Promise.all([
+              api<{ card: Card }>(`/api/cards/${id}`),
+              api<{ school: School }>('/api/school'),
+            ])
+            return { card, school }
+          }}
+        />
         <Button
           component={Link}
           href={`/cards/${id}/bench`}

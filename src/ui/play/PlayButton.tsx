@@ -1,0 +1,27 @@
+'use client'
+
+import { Button } from '@mantine/core'
+import { IconPlayerPlay } from '@tabler/icons-react'
+import { useState } from 'react'
+import type { Card, School } from '@/core/card'
+import { later } from '../shared/later'
+
+const Play = later(() => import('./Play').then((module) => module.default))
+
+/** Plays a card; what it needs is loaded when it is asked for. */
+export function PlayButton({ get }: { get: () => Promise<{ card: Card; school: School }> }) {
+  const [shown, setShown] = useState<{ card: Card; school: School } | null>(null)
+  return (
+    <>
+      <Button
+        variant="default"
+        size="compact-md"
+        leftSection={<IconPlayerPlay size={16} />}
+        onClick={() => void get().then(setShown, () => undefined)}
+      >
+        Play
+      </Button>
+      {shown && <Play {...shown} onClose={() => setShown(null)} />}
+    </>
+  )
+}
