@@ -16,6 +16,7 @@ import {
   type Want,
 } from '../card'
 import { type BreathWords, packOf } from '../language'
+import { readLine, splitStep } from '../reading'
 import { repeatsOfStep } from './dose'
 import { paceOf, phaseSeconds } from './phase'
 import { fitOf } from './speech'
@@ -160,8 +161,28 @@ function twoMovements(card: Card, words: BreathWords): Found[] {
         ? all.find((each) => each.at > then)
         : undefined)
     const two = first && other ? [first.word, other.word] : words.twoLimbs(text)
-    return two ? [{ where, message: SAY.breath.two(breath, two[0]!, two[1]!) }] : []
+    return two
+      ? [
+          {
+            where,
+            message: SAY.breath.two(breath, two[0]!, two[1]!) + rungsOf(card, where),
+            ...ownStep(card, where),
+          },
+        ]
+      : []
   })
+}
+
+/** Gives the second thing of a step a step of its own, where it is understood where that begins. */
+function ownStep(card: Card, where: string): Pick<Found, 'fix'> {
+  const split = splitStep(card, where)
+  return split ? { fix: { label: SAY.breath.split(split.second), patches: split.patches } } : {}
+}
+
+/** What becomes of the rungs that say something else in place of a step. */
+function rungsOf(card: Card, where: string): string {
+  const rungs = splitStep(card, where)?.rungs ?? []
+  return rungs.length > 0 ? SAY.breath.splitRungs(rungs) : ''
 }
 
 const isHold: Want = ({ key }) => key === 'holdIn' || key === 'holdOut'
@@ -236,15 +257,20 @@ function tooLong(card: Card, school: School): Found[] {
     return [
       {
         where,
-        message: SAY.breath.tooLong(
-          LABELS.sheet.seconds(fit.seconds),
-          phaseName,
-          LABELS.sheet.seconds(lasts),
-          LABELS.sheet.seconds(fit.over),
-          fit.overWords,
-          cut
-        ),
-        ...(fit.cut
+        message:
+          SAY.breath.tooLong(
+            LABELS.sheet.seconds(fit.seconds),
+            phaseName,
+            LABELS.sheet.seconds(lasts),
+            LABELS.sheet.seconds(fit.over),
+            fit.overWords,
+            splitStep(card, where) ? '' : cut
+          ) + rungsOf(card, where),
+        // What it says is kept: only words that ask for nothing may be left out.
+        ...ownStep(card, where),
+        ...(fit.cut &&
+        !splitStep(card, where) &&
+        readLine(fit.cut.clause, card.language).instructions.length === 0
           ? {
               fix: {
                 label: SAY.breath.leaveOut(fit.cut.clause),

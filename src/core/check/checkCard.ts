@@ -10,6 +10,7 @@ import {
 import { breathRules } from '../breath'
 import { figureRules, sideTruths } from '../figure'
 import { nameRules } from '../names'
+import { senseRules } from '../reading'
 import { sideRules } from '../sides'
 
 /** Every rule there is: the one register. */
@@ -19,6 +20,7 @@ export const RULES: readonly Rule[] = [
   ...sideRules(sideTruths),
   ...breathRules,
   ...figureRules,
+  ...senseRules,
 ]
 
 /**

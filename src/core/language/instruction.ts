@@ -209,6 +209,8 @@ export interface Instruction {
 export interface LineRead {
   instructions: Instruction[]
   notUnderstood: [from: number, until: number][]
+  /** Whether it only asks to feel or to notice something. */
+  minds?: true
 }
 
 /** Where a set-up line begins: one of the figure’s starting positions, and the side it lies on. */
@@ -222,6 +224,8 @@ export interface Reader {
   read: (text: string) => LineRead
   /** The starting position that a set-up line tells; null when it tells none that is known. */
   start: (text: string) => StartTold | null
+  /** The parts of the body that a line names. */
+  parts: (text: string) => BodyPart[]
   /** The props that a line names. */
   props: (text: string) => Thing[]
   /** What it understands, as a table for people: the words of each action, part, way and thing. */

@@ -295,7 +295,9 @@ function steps(side: Side, from: PlayForm, to: PlayForm): boolean {
       .filter(
         ({ part, on }) => part.startsWith(`${side} `) && LEG_PARTS.test(part) && on === 'floor'
       )
-      .map(({ part }) => part)
+      .map(({ part }) =>
+        part.replace(/(?:sole|toes|heel)$/, 'foot').replace(/(?:knee|shin)$/, 'shin')
+      )
       .sort()
       .join()
   const [before, after] = [of(from), of(to)]
@@ -396,11 +398,25 @@ function poseOn(path: readonly Pose[], share: number): Pose {
   return mixed(path[k]!, path[k + 1]!, at - k)
 }
 
+/** A foot that comes down from its toes, or up onto them, turns about them. */
+function rolling({ part, on }: Contact, from: PlayForm, to: PlayForm, by: number): Contact[] {
+  const [, side, own] = /^(left|right) (sole|toes)$/.exec(part) ?? []
+  if (!side || on !== 'floor') return []
+  const across = own === 'sole' ? 'toes' : 'sole'
+  if (!to.held.some((each) => each.part === `${side} ${across}` && each.on === on)) return []
+  const toes = `${side} toes`
+  const [a, b] = [from, to].map(({ figure, pose }) => {
+    const body = bodyOf(figure.body)
+    return touchPoints(toes, { body, placed: place(body, pose) })[0]!.at
+  }) as [Vec, Vec]
+  return [{ part: toes, on, at: [between(a[0], b[0], by), between(a[2], b[2], by)] }]
+}
+
 /** What touches the same before and after, at its place, or on its way to the next. */
 const heldBetween = (from: PlayForm, to: PlayForm, by: number): Contact[] =>
   from.held.flatMap((one) => {
     const other = to.held.find(({ part, on }) => part === one.part && on === one.on)
-    if (!other) return []
+    if (!other) return rolling(one, from, to, by)
     return [
       {
         ...one,

@@ -26,8 +26,8 @@ function read(text: string, language: string): LineRead {
  * @param known what came before; it learns from this line
  */
 export function readLine(text: string, language = 'en', known: Known = nothingKnown()): LineRead {
-  const { instructions, notUnderstood } = read(text, language)
-  return { instructions: settle(instructions, known), notUnderstood }
+  const { instructions, ...rest } = read(text, language)
+  return { ...rest, instructions: settle(instructions, known) }
 }
 
 /** A line of a card with what was read in it. */

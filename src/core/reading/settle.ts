@@ -15,6 +15,8 @@ export interface Known {
   roles: Map<SideRole, Side>
   /** Of the limb that was moved last, by kind. */
   limbs: Map<Limb, SideTold>
+  /** Of the parts that the line before named, by part. */
+  parts: Map<BodyPart, SideTold>
 }
 type Limb = 'arm' | 'leg'
 
@@ -52,7 +54,11 @@ const ACROSS: [SideRole, SideRole][] = [
   ['standing', 'kneeling'],
 ]
 
-export const nothingKnown = (): Known => ({ roles: new Map(), limbs: new Map() })
+export const nothingKnown = (): Known => ({
+  roles: new Map(),
+  limbs: new Map(),
+  parts: new Map(),
+})
 
 /** What a card says of its sides before its first line. */
 export function knownOf(
@@ -129,6 +135,8 @@ function remember(known: Known, { action, part, side, ways, places }: Instructio
  */
 export function settle(instructions: readonly Instruction[], known: Known): Instruction[] {
   const inLine = new Map<Limb, SideTold>()
+  const before = known.parts
+  known.parts = new Map()
   return instructions.map((instruction) => {
     const limb = limbOf(instruction.part)
     let { side, role } = instruction
@@ -136,13 +144,15 @@ export function settle(instructions: readonly Instruction[], known: Known): Inst
       side = sideOf(role, limb, undefined, known)
       if (side) role = undefined
     } else if (side === null && limb && !IN_THE_MIDDLE.has(instruction.part)) {
-      const before = inLine.get(limb)
-      if (oneSide(before)) side = before
+      // The arm that this line moved, or the line before: lower the arm.
+      const own = inLine.get(limb) ?? before.get(instruction.part)
+      if (oneSide(own)) side = own
     }
     const places = instruction.places.map((place) => settlePlace(place, side, limb, known, inLine))
     const { role: _, ...rest } = instruction
     const settled: Instruction = { ...rest, side, ...(role ? { role } : {}), places }
     if (limb && side) inLine.set(limb, side)
+    if (limb && side) known.parts.set(instruction.part, side)
     for (const place of places) {
       const of = place.part && limbOf(place.part)
       if (of && of !== limb && oneSide(place.side) && !inLine.has(of)) inLine.set(of, place.side)

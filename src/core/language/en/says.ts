@@ -160,6 +160,52 @@ const rules = {
     looksAt: 'Whether what should touch touches.',
     why: 'A hand that hangs above its block teaches the wrong distance.',
   },
+  'sense/words-and-figure': {
+    looksAt:
+      'Whether a figure that is kept does what the words say: which side, which way, which part.',
+    why: 'A trainee believes the picture; a picture that turns the other way teaches the other way.',
+  },
+  'sense/already-there': {
+    looksAt: 'Steps that tell a limb to go where it already is.',
+    why: 'Either the step is not needed, or one before it is missing.',
+  },
+  'sense/still-busy': {
+    looksAt: 'A hand, a foot or a prop that is used while it is still needed elsewhere.',
+    why: 'What holds or carries cannot be taken away without a word.',
+  },
+  'sense/taken-back': {
+    looksAt:
+      'What the way in did and the way out does not undo: an arm up, a strap on, a foot turned.',
+    why: 'One comes out by the way one went in; what is forgotten stays on the mat.',
+  },
+  'sense/props-named': {
+    looksAt: 'Props that a step or a cue names and the set-up does not list.',
+    why: 'Nobody fetches a block in the middle of a pose.',
+  },
+  'sense/props-used': {
+    looksAt: 'Props that the set-up lists and nothing on the card uses.',
+    why: 'A room full of props that are not needed costs time.',
+  },
+  'sense/which-side': {
+    looksAt: 'A limb with no side, in a step or a cue of a card with two sides.',
+    why: 'There are two knees; the half that is read aloud must say which.',
+  },
+  'sense/one-thing-asked': {
+    looksAt: 'Two cues that ask opposite things of one part.',
+    why: 'The body can follow one of them.',
+  },
+  'sense/ground-up': {
+    looksAt: 'Whether the cues go from the ground up.',
+    why: 'What stands below is set first; what is above follows from it.',
+  },
+  'sense/does-something': {
+    looksAt: 'Steps in that move nothing and prepare nothing.',
+    why: 'A breath with nothing to do is a breath in which the class waits.',
+  },
+  'sense/mistake-meets-cue': {
+    looksAt: 'Whether what is said to mend a mistake is about the part that its cue is about.',
+    why: 'A correction elsewhere leaves the mistake as it is.',
+  },
   'figure/keeps-the-cues': {
     looksAt: 'Cues with a measure, on the figure of the form described.',
     why: 'A picture that breaks its own cue is believed more than the words.',
@@ -273,6 +319,9 @@ export const englishSays = {
     ) =>
       `Takes ${takes} to say and ${phase} lasts ${lasts}: ${over} over, about ${words} ${words === 1 ? 'word' : 'words'}. ${cut}`,
     leaveOut: (clause: string) => `Leave out “${clause}”`,
+    split: (second: string) => `Give “${second}” a step of its own`,
+    splitRungs: (rungs: string[]) =>
+      ` ${rungs.map((rung) => `“${rung}”`).join(' and ')} ${rungs.length > 1 ? 'say' : 'says'} something else in place of this step, and will leave the new one out.`,
     noCycle: (times: number) =>
       `The card is done ${times} times, and no step is marked as part of what is repeated.`,
     cycleTwice: (rounds: number, each: number | undefined, all: number) =>
@@ -355,6 +404,55 @@ export const englishSays = {
     clash: (a: string, b: string, cm: number) =>
       `the ${a} goes ${cm.toFixed(1)} cm through the ${b}. Move one of them, or let one rest on the other.`,
     unread: (problem: string) => `The figure cannot be read: ${problem}.`,
+  },
+  sense: {
+    figure: {
+      turns: (way: string) => `The words turn ${way}; the figure turns the other way.`,
+      bends: (way: string) => `The words bend to the ${way}; the figure bends the other way.`,
+      restsOn: (part: string, asked: string, is: string) =>
+        `The words set the ${part} on the ${asked}; the figure has it on the ${is}.`,
+      otherSide: (asked: string, is: string) =>
+        `The words use the ${asked}; the figure uses the ${is}.`,
+      onFloor: (side: string, swapped: boolean) =>
+        swapped
+          ? `The words lift the ${side} leg; the figure lifts the other one.`
+          : `The words lift the ${side} leg; in the figure it is on the floor.`,
+      arm: (side: string, asked: string, is: string) =>
+        `The words take the ${side} arm ${asked}; in the figure it is ${is}.`,
+      degrees: (side: string, asked: number, is: number) =>
+        `The words bend the ${side} knee ${asked}°; the figure bends it ${is}°.`,
+      knee: (side: string, asked: string, is: string) =>
+        `The words ${asked} the ${side} knee; in the figure it is ${is}.`,
+    },
+    already: (part: string) => `The ${part} is there already, as far as the words tell.`,
+    holdsStrap: (side: string) =>
+      `The ${side} hand still holds the strap. Say first where the strap goes.`,
+    carries: (side: string) =>
+      `The ${side} leg carries the whole body here: the other one is off the floor.`,
+    propBusy: (prop: string, part: string) =>
+      `The ${prop} is still under the ${part}. List two in the set-up, or take it away first.`,
+    left: {
+      arm: (side: string) => `At the end of the way out the ${side} arm is still up.`,
+      foot: (side: string) => `At the end of the way out the ${side} foot is still turned out.`,
+      lifted: (side: string) =>
+        `At the end of the way out the ${side} foot is still off the floor.`,
+      hand: (side: string, on: string) =>
+        `At the end of the way out the ${side} hand is still on the ${on}.`,
+      strap: 'At the end of the way out the strap is still on.',
+    },
+    noProp: (prop: string) => `The ${prop} is named here, and the set-up does not list it.`,
+    addProp: (prop: string) => `Add the ${prop} to the set-up`,
+    unusedProp: (prop: string) => `The set-up lists “${prop}”, and nothing on the card uses it.`,
+    whichSide: (part: string) => `Which ${part}? The card has two sides, and this line names none.`,
+    saySide: (side: string, part: string) => `Say the ${side} ${part}`,
+    opposite: (cue: number, text: string) =>
+      `Cue ${cue} asks the opposite of the same part: “${text}”`,
+    groundUp: (region: string, before: string) =>
+      `The cues go from the ground up, and ${region} comes after ${before}.`,
+    sortCues: 'Put the cues in order',
+    nothing: 'This step moves nothing and prepares nothing, as far as the words tell.',
+    mistake: (said: string, region: string) =>
+      `The correction is about ${said}; its cue is about ${region}.`,
   },
 }
 

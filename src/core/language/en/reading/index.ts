@@ -1,7 +1,7 @@
 import { ACTIONS, type Reader } from '../../instruction'
 import { PART_WORDS, RELATION_WORDS, THING_WORDS, WAY_WORDS } from './bodyWords'
 import { propsIn, startOfLine } from './placeWords'
-import { readEnglish } from './read'
+import { partsNamed, readEnglish } from './read'
 import { VERBS } from './verbWords'
 
 const listed = (table: Record<string, string>) =>
@@ -22,6 +22,7 @@ for (const [word, { part }] of PART_WORDS) (parts[part] ??= []).push(word)
 export const englishReader: Reader = {
   read: readEnglish,
   start: startOfLine,
+  parts: partsNamed,
   props: propsIn,
   words: {
     actions: Object.fromEntries(

@@ -71,6 +71,10 @@ const SKIPPED = new Set(
     ' '
   )
 )
+const MINDING =
+  'feel notice imagine see sense think check observe find remember smile listen wait enjoy'.split(
+    ' '
+  )
 const HOW = new Set(['bent', 'straight', 'lifted', 'up', 'free'])
 const HOLDING = new Set(['hold', 'grip', 'catch', 'grab', 'grasp', 'clutch', 'clasp'])
 const NOT = new Set(["don't", 'never', 'avoid', 'not', 'no', 'without', 'stop', "doesn't", 'nor'])
@@ -166,7 +170,12 @@ class Reading {
       i = Math.max(next, i + 1)
     }
     this.dropBreath()
-    return { instructions: this.found, notUnderstood: this.notUnderstood() }
+    const minds = this.found.length === 0 && this.is(0, ...MINDING)
+    return {
+      instructions: this.found,
+      notUnderstood: this.notUnderstood(),
+      ...(minds ? { minds: true } : {}),
+    }
   }
 
   /** That one breathes is told when nothing else is done. */
@@ -1408,6 +1417,25 @@ function stateOf(part: BodyPart, word: string, { ways, places }: Told): Action |
   if (has('left', 'right')) return part === 'head' || part === 'chin' ? 'rotate' : 'shift'
   if (has('forward', 'back')) return limb && ['foot', 'leg'].includes(part) ? 'step' : 'shift'
   return null
+}
+
+/** The parts of the body that a line names, each once. */
+export function partsNamed(line: string): BodyPart[] {
+  const words = wordsOf(line)
+  const found = new Set<BodyPart>()
+  for (let i = 0; i < words.length; i += 1) {
+    const part = partAt(words, i)
+    if (!part) continue
+    // `Back` and `front` may be ways.
+    if (
+      part.end === i + 1 &&
+      ['back', 'front', 'look', 'bottom', 'seat', 'core'].includes(words[i]!.text)
+    )
+      continue
+    found.add(part.value.part)
+    i = part.end - 1
+  }
+  return [...found]
 }
 
 /** What a line of English asks for, and what of it was not understood. */

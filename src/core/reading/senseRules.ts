@@ -1,0 +1,627 @@
+import {
+  type Card,
+  type Cue,
+  type Found,
+  partsOf,
+  REGIONS,
+  type Rule,
+  type Side,
+  stepLists,
+} from '../card'
+import {
+  askedAngles,
+  bodyOf,
+  type Figure,
+  finalPlace,
+  indexOf,
+  jointOf,
+  keyframesOf,
+  place,
+  type Segment,
+  solved,
+} from '../figure'
+import {
+  type BodyPart,
+  IN_THE_MIDDLE,
+  type Instruction,
+  readerOf,
+  SAY,
+  type Way,
+} from '../language'
+import { finalDraft, type Form, formsOf } from './draft'
+import { readCard, readLine, type ReadLine } from './readLine'
+import { limbOf } from './settle'
+
+/** The forms of a card as its words move it, worked out once for the rules that ask. */
+const remembered = new WeakMap<Card, { words: Form[]; kept: Form[] }>()
+function forms(card: Card): { words: Form[]; kept: Form[] } {
+  const before = remembered.get(card)
+  if (before) return before
+  const now = { words: formsOf(card, { kept: false }), kept: formsOf(card) }
+  remembered.set(card, now)
+  return now
+}
+
+/** A rule that reads the words of a card: it says nothing in a language that cannot be read. */
+const reading =
+  (check: (card: Card) => Found[]): Rule['check'] =>
+  (card) =>
+    readerOf(card.language) ? check(card) : []
+
+const isStep = ({ where }: ReadLine) => stepLists().some(({ list }) => where.startsWith(`${list}[`))
+const steps = (card: Card) => readCard(card).filter(isStep)
+const cues = (card: Card) => readCard(card).filter(({ field }) => field === 'alignment')
+
+const SIDES: readonly Side[] = ['left', 'right']
+const across = (side: Side): Side => (side === 'left' ? 'right' : 'left')
+const oneSide = (side: Instruction['side'] | undefined): side is Side =>
+  side === 'left' || side === 'right'
+
+// Words and the figure that is kept
+
+const TURNED = 8
+const BENT = 40
+const STRAIGHT = 15
+const FAR_DEGREES = 25
+/** In statures. */
+const CLEARLY = 0.12
+
+const angle = (figure: Figure, joint: string, name: string) =>
+  askedAngles(figure)[indexOf(joint, name)]!
+
+/** How high a hand is beside its shoulder, in statures; angles alone tell it. */
+function raised(figure: Figure, side: Side): number {
+  const { placed } = figure.contacts.length > 0 ? solved(figure) : standing(figure)
+  const at = (name: string) => placed.origins[jointOf(`${side}${name}` as Segment)]![1]
+  return at('Hand') - at('UpperArm')
+}
+const standing = (figure: Figure) => {
+  const body = bodyOf(figure.body)
+  return { placed: place(body, { root: [0, 0, 0], angles: askedAngles(figure) }) }
+}
+
+const LEG_ON = /^(left|right) (?:sole|toes|heel|knee|shin|leg|outer foot|top of foot)$/
+const ARM_ON = /^(left|right) (?:palm|hand|fist|fingertips|forearm|elbow)$/
+
+const onFloor = ({ contacts }: Figure, side: Side) =>
+  contacts.some(({ part, on }) => LEG_ON.exec(part)?.[1] === side && !/^(?:left|right)/.test(on))
+
+/** The limb that a hand or a foot of a side rests on; thigh and shin are one beside the knee. */
+const restsOn = ({ contacts }: Figure, side: Side, parts: RegExp) =>
+  contacts.find(({ part, on }) => parts.exec(part)?.[1] === side && /^(?:left|right)/.test(on))
+
+const atKnee = ({ on, along = 0.5 }: { on: string; along?: number }) =>
+  on.endsWith('thigh') ? along > 0.7 : on.endsWith('shin') ? along < 0.3 : false
+
+/** What of the words, up to a line, a kept figure goes against. */
+function against(card: Card, told: readonly Instruction[], words: Figure, kept: Figure): string[] {
+  const say = SAY.sense.figure
+  const found: string[] = []
+  const last = (want: (n: Instruction) => boolean) => told.findLast(want)
+  const turn = (figure: Figure) =>
+    angle(figure, 'ribs', 'rotation') + angle(figure, 'lowBack', 'rotation')
+  const leans = (figure: Figure) =>
+    angle(figure, 'ribs', 'lateralFlexion') +
+    angle(figure, 'lowBack', 'lateralFlexion') +
+    angle(figure, 'pelvis', 'lean')
+  const sideways = (action: Instruction['action'], of: (figure: Figure) => number) => {
+    const n = last(
+      (each) => each.action === action || (action === 'twist' && each.action === 'release')
+    )
+    const way = n?.action === action && n.ways.find((each) => each === 'left' || each === 'right')
+    if (!way) return
+    const is = of(kept)
+    if (is * (way === 'left' ? 1 : -1) < -TURNED)
+      found.push(action === 'twist' ? say.turns(way) : say.bends(way))
+  }
+  if (card.base !== 'side-lying') {
+    sideways('twist', turn)
+    sideways('side-bend', leans)
+  }
+  for (const side of SIDES) {
+    const other = across(side)
+    const named = (parts: readonly BodyPart[]) =>
+      last((n) => parts.includes(n.part) && (n.side === side || n.side === 'both') && !n.keeps)
+    for (const [pattern, parts] of [
+      [ARM_ON, ['hand', 'forearm', 'elbow', 'arm', 'fingers']],
+      [LEG_ON, ['foot', 'heel', 'ankle']],
+    ] as const) {
+      const asked = restsOn(words, side, pattern)
+      if (!asked || !named(parts)) continue
+      const own = restsOn(kept, side, pattern)
+      const swapped = restsOn(kept, other, pattern)
+      if (
+        own &&
+        own.on !== asked.on &&
+        !(atKnee(own) && atKnee(asked) && own.on.split(' ')[0] === asked.on.split(' ')[0])
+      )
+        found.push(say.restsOn(asked.part, asked.on, own.on))
+      else if (!own && swapped && swapped.on !== asked.on && !restsOn(words, other, pattern))
+        found.push(say.otherSide(asked.part, swapped.part))
+    }
+    const lifted = named(['leg', 'foot', 'knee'])
+    if (
+      lifted?.action === 'lift' &&
+      lifted.side === side &&
+      !onFloor(words, side) &&
+      onFloor(words, other) &&
+      onFloor(kept, side)
+    )
+      found.push(say.onFloor(side, !onFloor(kept, other)))
+    const arm = named(['arm', 'hand'])
+    if (
+      arm &&
+      ['lift', 'lower'].includes(arm.action) &&
+      arm.places.every(({ part }) => !part || part === 'head')
+    ) {
+      const [asked, is] = [raised(words, side), raised(kept, side)]
+      if (asked > CLEARLY && is < -CLEARLY) found.push(say.arm(side, 'up', 'down'))
+      if (asked < -CLEARLY && is > CLEARLY) found.push(say.arm(side, 'down', 'up'))
+    }
+    const knee = last(
+      (n) =>
+        ['bend', 'straighten'].includes(n.action) &&
+        ['knee', 'leg'].includes(n.part) &&
+        (n.side === side || n.side === 'both')
+    )
+    if (!knee) continue
+    const bent = angle(kept, `${side}Knee`, 'flexion')
+    const asked = angle(words, `${side}Knee`, 'flexion')
+    if (
+      knee.action === 'bend' &&
+      knee.amount?.unit === 'deg' &&
+      Math.abs(knee.amount.value! - bent) > FAR_DEGREES
+    )
+      found.push(say.degrees(side, knee.amount.value!, Math.round(bent)))
+    else if (knee.action === 'bend' && asked > BENT && bent < STRAIGHT)
+      found.push(say.knee(side, 'bend', 'straight'))
+    else if (knee.action === 'straighten' && asked < STRAIGHT && bent > BENT)
+      found.push(say.knee(side, 'straighten', 'bent'))
+  }
+  return [...new Set(found)]
+}
+
+function wordsAndFigure(card: Card): Found[] {
+  const { frames } = keyframesOf(card)
+  if (frames.length === 0) return []
+  const lines = readCard(card)
+  const { words } = forms(card)
+  const final = finalPlace(card)
+  return frames.flatMap(({ where, figure }) => {
+    const line =
+      where === final
+        ? finalDraft(card, words).where
+        : /^(?:enter|exit|otherWay)\[/.test(where)
+          ? where.replace(/figure$/, 'text')
+          : null
+    const form = line && words.find((each) => each.where === line)
+    if (!form) return []
+    const upTo = lines.findIndex((each) => each.where === line)
+    const told = lines
+      .slice(0, upTo + 1)
+      .filter((each) => isStep(each))
+      .flatMap(({ instructions }) => instructions)
+    return against(card, told, form.figure, figure).map((message) => ({ where, message }))
+  })
+}
+
+// Steps
+
+const GOES = new Set<Instruction['action']>([
+  'bend',
+  'straighten',
+  'lift',
+  'lower',
+  'place',
+  'step',
+  'cross',
+])
+
+function alreadyThere(card: Card): Found[] {
+  return forms(card).kept.flatMap(({ where, idle, id }) => {
+    if (id === 'start') return []
+    return idle
+      .filter(
+        (n) =>
+          GOES.has(n.action) &&
+          limbOf(n.part) !== null &&
+          !['toes', 'hip', 'thigh'].includes(n.part)
+      )
+      .slice(0, 1)
+      .map((n) => ({
+        where,
+        message: SAY.sense.already(`${n.side && n.side !== 'both' ? `${n.side} ` : ''}${n.word}`),
+      }))
+  })
+}
+
+const USES = new Set<Instruction['action']>([
+  'place',
+  'lift',
+  'lower',
+  'reach',
+  'hold',
+  'step',
+  'clasp',
+])
+
+function stillBusy(card: Card): Found[] {
+  const { kept } = forms(card)
+  const before = new Map(kept.map((form, i) => [form.where, kept[i - 1]?.figure]))
+  return steps(card).flatMap(({ where, instructions, text }) => {
+    const figure = before.get(where)
+    if (!figure) return []
+    const names = readerOf(card.language)!.props(text)
+    const found: Found[] = []
+    for (const n of instructions) {
+      const limb = limbOf(n.part)
+      if (!USES.has(n.action) || !oneSide(n.side)) continue
+      const strap = figure.straps.some((ends) => ends.some((end) => end === `${n.side} hand`))
+      if (limb === 'arm' && strap && !names.includes('strap'))
+        found.push({ where, message: SAY.sense.holdsStrap(n.side) })
+      const hops = /^(?:hop|jump)/i.test(text)
+      const alone =
+        onFloor(figure, n.side) &&
+        figure.contacts.every(
+          ({ part }) =>
+            LEG_ON.exec(part)?.[1] === n.side ||
+            /^(?:left|right) (?:hand|forearm|elbow)$/.test(part) ||
+            (LEG_ON.exec(part) !== null && !onFloor(figure, across(n.side as Side)))
+        ) &&
+        !onFloor(figure, across(n.side))
+      const lifts = n.action === 'lift' || (n.action === 'step' && limb === 'leg')
+      if (limb === 'leg' && lifts && ['foot', 'leg', 'knee'].includes(n.part) && alone && !hops)
+        found.push({ where, message: SAY.sense.carries(n.side) })
+    }
+    for (const n of instructions) {
+      if (!n.prop || n.prop === 'strap') continue
+      const surface = n.prop === 'block' ? /^block/ : new RegExp(`^${n.prop}$`)
+      const used = figure.contacts.find(({ on }) => surface.test(on))
+      const many =
+        card.setUp.props.filter((prop) => prop.includes(n.prop!)).length > 1 ||
+        card.setUp.props.some((prop) => new RegExp(`${n.prop}s\\b|\\b(?:two|2)\\b`).test(prop))
+      if (used && !many && !used.part.includes(n.part))
+        found.push({ where, message: SAY.sense.propBusy(n.prop, used.part) })
+    }
+    return found.slice(0, 1)
+  })
+}
+
+/** Whether a way out says something of a limb or a prop that was not understood. */
+function untold(card: Card, about: RegExp): boolean {
+  return steps(card).some(
+    ({ where, text, notUnderstood, instructions }) =>
+      where.startsWith('exit') &&
+      about.test(text) &&
+      (instructions.length === 0 ||
+        notUnderstood.some(([from, until]) => about.test(text.slice(from, until))))
+  )
+}
+
+/** Whether a body is carried by its hands and legs alone: it does not lie or sit. */
+const onLimbs = ({ contacts }: Figure) =>
+  contacts.every(({ part }) => LEG_ON.test(part) || ARM_ON.test(part))
+
+function takenBack(card: Card): Found[] {
+  const { kept } = forms(card)
+  if (card.exit.length === 0) return []
+  const [start, end] = [kept[0]!.figure, kept.at(-1)!.figure]
+  const where = `exit[${card.exit.length - 1}].text`
+  const reader = readerOf(card.language)!
+  const say = SAY.sense.left
+  const found: string[] = []
+  const exits = steps(card).filter((line) => line.where.startsWith('exit'))
+  const says = (about: RegExp) => exits.some(({ text }) => about.test(text))
+  for (const side of SIDES) {
+    const up = (figure: Figure) => raised(figure, side) > CLEARLY
+    if (up(end) && !up(start) && !untold(card, /\b(?:arms?|hands?)\b/i)) found.push(say.arm(side))
+    const turned = (figure: Figure) =>
+      figure.contacts.some(({ part }) => part === `${side} sole`) &&
+      angle(figure, `${side}Hip`, 'rotation') > 30 &&
+      Math.abs(angle(figure, `${side}Knee`, 'flexion')) < 30
+    if (
+      turned(end) &&
+      !turned(start) &&
+      !says(/\bfeet\b|\bturn\b/i) &&
+      !untold(card, /\b(?:foot|feet|toes)\b/i)
+    )
+      found.push(say.foot(side))
+    if (
+      onLimbs(end) &&
+      !onFloor(end, side) &&
+      onFloor(end, across(side)) &&
+      onFloor(start, side) &&
+      !untold(card, /\b(?:foot|feet|legs?|knees?)\b/i)
+    )
+      found.push(say.lifted(side))
+    const held = restsOn(end, side, ARM_ON)
+    if (held && !restsOn(start, side, ARM_ON) && !untold(card, /\b(?:arms?|hands?|elbows?)\b/i))
+      found.push(say.hand(side, held.on))
+  }
+  if (
+    end.straps.length > start.straps.length &&
+    !exits.some(({ text }) => reader.props(text).includes('strap'))
+  )
+    found.push(say.strap)
+  return found.slice(0, 2).map((message) => ({ where, message }))
+}
+
+function doesNothing(card: Card): Found[] {
+  return card.enter.flatMap((step, i) => {
+    if (i === card.enter.length - 1 || (step.breath !== 'in' && step.breath !== 'out')) return []
+    const where = `enter[${i}].text`
+    const line = readCard(card).find((each) => each.where === where)
+    if (!line) return []
+    const still =
+      line.instructions.length > 0
+        ? line.instructions.every(
+            (n) => n.keeps === true || (n.action === 'stay' && n.part === 'whole body')
+          )
+        : line.minds === true
+    return still ? [{ where, message: SAY.sense.nothing }] : []
+  })
+}
+
+// Props
+
+const textsOf = (card: Card) =>
+  partsOf(card, ({ sided, kind }) => sided === true && kind !== 'id').map(({ path, value }) => ({
+    path,
+    text: String(value ?? ''),
+  }))
+
+/** The last word of a prop, as it is looked for in a line. */
+const named = (prop: string) =>
+  new RegExp(
+    `\\b${prop
+      .trim()
+      .split(/\s+/)
+      .at(-1)!
+      .replace(/[^\p{L}\p{N}-]/gu, '')}s?\\b`,
+    'iu'
+  )
+
+function propsNamed(card: Card): Found[] {
+  const { props } = readerOf(card.language)!
+  const { setUp } = card
+  const have = new Set([...setUp.props, setUp.place, setUp.note].flatMap(props))
+  const told = new Set<string>()
+  return readCard(card).flatMap(({ where, text, field }) => {
+    if (field === 'setUp') return []
+    return props(text).flatMap((prop) => {
+      if (have.has(prop) || told.has(prop)) return []
+      told.add(prop)
+      return [
+        {
+          where,
+          message: SAY.sense.noProp(prop),
+          fix: {
+            label: SAY.sense.addProp(prop),
+            patches: [{ path: 'setUp.props', value: [...setUp.props, prop] }],
+          },
+        },
+      ]
+    })
+  })
+}
+
+function propsUsed(card: Card): Found[] {
+  const { props } = readerOf(card.language)!
+  const texts = [
+    ...textsOf(card).map(({ text }) => text),
+    ...card.ladder.flatMap((rung) => [rung.name, ...rung.props]),
+  ]
+  // A card that is hardly written uses nothing yet.
+  if (card.enter.length === 0) return []
+  const surfaces = keyframesOf(card).frames.flatMap(({ figure }) => [
+    ...figure.contacts.map(({ on }) => on),
+    ...(figure.straps.length > 0 ? ['strap'] : []),
+  ])
+  return card.setUp.props.flatMap((prop, i) => {
+    const groups = props(prop)
+    const used =
+      texts.some(
+        (text) => named(prop).test(text) || props(text).some((each) => groups.includes(each))
+      ) || surfaces.some((on) => named(prop).test(on) || groups.some((each) => on.startsWith(each)))
+    return used ? [] : [{ where: `setUp.props[${i}]`, message: SAY.sense.unusedProp(prop) }]
+  })
+}
+
+// Cues
+
+function whichSide(card: Card): Found[] {
+  if (card.sides === 'even') return []
+  return [...steps(card), ...cues(card)].flatMap(({ where, text, instructions }) => {
+    const n = instructions.find(
+      (each) =>
+        each.side === null &&
+        !each.role &&
+        limbOf(each.part) !== null &&
+        !IN_THE_MIDDLE.has(each.part) &&
+        each.part !== 'shoulder'
+    )
+    if (!n) return []
+    const words = text.slice(n.from, n.until)
+    // A hand that is meant and not named, or two parts that come together.
+    if (!words.toLowerCase().includes(n.word) || n.ways.includes('together')) return []
+    const at = new RegExp(`\\b(?:the|your) (?=${n.word.split(' ')[0]}\\b)`, 'i').exec(words)
+    const side = card.writtenFor
+    if (/\b(?:a|one|each|either|any|every)\b/i.test(words)) return []
+    return [
+      {
+        where,
+        message: SAY.sense.whichSide(n.word),
+        ...(at
+          ? {
+              fix: {
+                label: SAY.sense.saySide(side, n.word),
+                patches: [
+                  {
+                    path: where,
+                    value: `${text.slice(0, n.from + at.index + at[0].length)}${side} ${text.slice(n.from + at.index + at[0].length)}`,
+                  },
+                ],
+              },
+            }
+          : {}),
+      },
+    ]
+  })
+}
+
+const OPPOSITE_WAYS: [Way, Way][] = [
+  ['up', 'down'],
+  ['in', 'out'],
+  ['forward', 'back'],
+  ['together', 'apart'],
+  ['straight', 'bent'],
+  ['high', 'low'],
+  ['left', 'right'],
+]
+const OPPOSITE_ACTIONS: [Instruction['action'], Instruction['action']][] = [
+  ['lift', 'lower'],
+  ['bend', 'straighten'],
+  ['turn-out', 'turn-in'],
+  ['open', 'close'],
+  ['spread', 'close'],
+  ['point', 'flex'],
+  ['arch', 'round'],
+]
+
+const singular = (word: string) => word.replace(/feet$/, 'foot').replace(/s$/, '')
+
+function opposite(a: Instruction, b: Instruction): boolean {
+  if (a.part !== b.part || singular(a.word) !== singular(b.word)) return false
+  if (oneSide(a.side) && oneSide(b.side) && a.side !== b.side) return false
+  const pair = <T>(one: T, other: T, [x, y]: readonly [T, T]) =>
+    (one === x && other === y) || (one === y && other === x)
+  if (OPPOSITE_ACTIONS.some((each) => pair(a.action, b.action, each))) return true
+  return OPPOSITE_WAYS.some(
+    ([x, y]) =>
+      (a.ways.includes(x) && !a.ways.includes(y) && b.ways.includes(y) && !b.ways.includes(x)) ||
+      (a.ways.includes(y) && !a.ways.includes(x) && b.ways.includes(x) && !b.ways.includes(y))
+  )
+}
+
+function askedOpposite(card: Card): Found[] {
+  const all = cues(card)
+  const onOne = (i: number) => card.alignment[Number(/\[(\d+)\]/.exec(all[i]!.where)![1])]!.on
+  return all.flatMap((line, i) => {
+    const before = all.findIndex(
+      (other, k) =>
+        k < i &&
+        (onOne(k) === onOne(i) || onOne(k) === 'both' || onOne(i) === 'both') &&
+        other.instructions.some((a) => line.instructions.some((b) => opposite(a, b)))
+    )
+    return before < 0
+      ? []
+      : [{ where: line.where, message: SAY.sense.opposite(before + 1, all[before]!.text) }]
+  })
+}
+
+function groundUp(card: Card): Found[] {
+  const rank = (cue: Cue) => REGIONS.indexOf(cue.region)
+  const at = card.alignment.findIndex((cue, i) => i > 0 && rank(cue) < rank(card.alignment[i - 1]!))
+  if (at < 0) return []
+  const sorted = card.alignment
+    .map((cue, i) => ({ cue, i }))
+    .sort((a, b) => rank(a.cue) - rank(b.cue) || a.i - b.i)
+  return [
+    {
+      where: `alignment[${at}].region`,
+      message: SAY.sense.groundUp(card.alignment[at]!.region, card.alignment[at - 1]!.region),
+      fix: {
+        label: SAY.sense.sortCues,
+        patches: [{ path: 'alignment', value: sorted.map(({ cue }) => cue) }],
+      },
+    },
+  ]
+}
+
+// Mistakes
+
+const REGION_OF: Record<BodyPart, number> = {
+  foot: 0,
+  toes: 0,
+  heel: 0,
+  ankle: 1,
+  shin: 2,
+  knee: 2,
+  thigh: 3,
+  leg: 2,
+  hip: 3,
+  pelvis: 3,
+  'low back': 4,
+  ribs: 5,
+  chest: 5,
+  spine: 5,
+  shoulder: 6,
+  arm: 7,
+  elbow: 7,
+  forearm: 7,
+  wrist: 8,
+  hand: 8,
+  fingers: 8,
+  neck: 9,
+  head: 9,
+  chin: 9,
+  gaze: 10,
+  'whole body': -1,
+}
+
+/** Regions that a part lies in or next to: a correction of one reaches the other. */
+const near = (a: number, b: number) => a < 0 || b < 0 || Math.abs(a - b) <= 1
+
+function mistakeTouches(card: Card): Found[] {
+  const reader = readerOf(card.language)!
+  return card.mistakes.flatMap((mistake, i) => {
+    const cue = card.alignment.find(({ id }) => id === mistake.cue)
+    if (!cue || !mistake.say) return []
+    const said = reader.parts(mistake.say)
+    const { instructions } = readLine(mistake.say, card.language)
+    // Sitting higher or turning as a whole reaches everywhere.
+    if (
+      said.length === 0 ||
+      instructions.some(({ part }) => part === 'whole body' || part === 'spine')
+    )
+      return []
+    const about = [
+      REGIONS.indexOf(cue.region),
+      ...reader.parts(cue.text).map((part) => REGION_OF[part]),
+    ]
+    if (said.some((part) => about.some((region) => near(REGION_OF[part], region)))) return []
+    return [
+      {
+        where: `mistakes[${i}].say`,
+        message: SAY.sense.mistake(said.join(', '), cue.region),
+      },
+    ]
+  })
+}
+
+const rule = (
+  id: keyof typeof SAY.rules & `sense/${string}`,
+  severity: Rule['severity'],
+  check: (card: Card) => Found[]
+): Rule => ({
+  id,
+  ...SAY.rules[id],
+  source: 'common practice',
+  severity,
+  check: reading(check),
+})
+
+/** The rules about what the words of a card ask the body to do. */
+export const senseRules: readonly Rule[] = [
+  rule('sense/words-and-figure', 'mend', wordsAndFigure),
+  rule('sense/already-there', 'note', alreadyThere),
+  rule('sense/still-busy', 'mend', stillBusy),
+  rule('sense/taken-back', 'mend', takenBack),
+  rule('sense/props-named', 'mend', propsNamed),
+  rule('sense/props-used', 'note', propsUsed),
+  rule('sense/which-side', 'mend', whichSide),
+  rule('sense/one-thing-asked', 'mend', askedOpposite),
+  rule('sense/ground-up', 'note', groundUp),
+  rule('sense/does-something', 'note', doesNothing),
+  rule('sense/mistake-meets-cue', 'note', mistakeTouches),
+]
