@@ -47,6 +47,35 @@ const marked = (part: string) => ({
   alignment: [cueOf('Press the left foot down.', { mark: { kind: 'press', part } })],
 })
 
+const posed = (lines: string[], angles: object) =>
+  lunge({
+    enter: stepsOf(
+      lines.map((text, i) => [
+        'out',
+        text,
+        i === lines.length - 1
+          ? { figure: { angles, contacts: FEET } as NonNullable<Card['setUp']['figure']> }
+          : {},
+      ])
+    ),
+  })
+const wayOut = (last: string) =>
+  lunge({
+    enter: stepsOf([['in', 'Sweep both arms up.']]),
+    exit: stepsOf([['out', last]], 'x'),
+  })
+const withProps = (text: string, props: string[]) =>
+  lunge({ setUp: { place: 'Stand tall.', props, note: '' }, enter: stepsOf([['out', text]]) })
+const cueTwice = (one: string, other: string) =>
+  lunge({
+    alignment: [cueOf(one, { region: 'knees' }), cueOf(other, { id: 'a2', region: 'knees' })],
+  })
+const corrected = (say: string) =>
+  lunge({
+    alignment: [cueOf('Keep the right knee over the ankle.', { region: 'knees' })],
+    mistakes: [{ seen: 'The knee falls in.', why: 'b', say, on: 'both', cue: 'a1' }],
+  })
+
 const CASES: Record<string, [fires: Card, silent: Card]> = {
   'card/one-id-one-part': [withValue(lunge(), 'enter[1].id', 's1'), lunge()],
   'card/links-lead-somewhere': [
@@ -146,6 +175,58 @@ const CASES: Record<string, [fires: Card, silent: Card]> = {
   ],
   'figure/keeps-the-cues': [knee(60), knee(0)],
   'figure/marks-are-drawn': [marked('left eyebrow'), marked('left foot')],
+  'sense/words-and-figure': [
+    posed(['Turn to the right.'], { ribs: { rotation: 30 } }),
+    posed(['Turn to the right.'], { ribs: { rotation: -30 } }),
+  ],
+  'sense/already-there': [
+    enter(['in', 'Grow tall.'], ['out', 'Lift the left knee.'], ['in', 'Lift the left knee.']),
+    enter(['in', 'Grow tall.'], ['out', 'Lift the left knee.'], ['in', 'Straighten the left leg.']),
+  ],
+  'sense/still-busy': [
+    enter(['in', 'Lift the left knee.'], ['out', 'Lift the right foot.']),
+    enter(
+      ['in', 'Lift the left knee.'],
+      ['out', 'Set the left foot down.'],
+      ['in', 'Lift the right foot.']
+    ),
+  ],
+  'sense/taken-back': [wayOut('Step the feet together.'), wayOut('Lower both arms.')],
+  'sense/props-named': [
+    withProps('Set the right hand on the block.', ['strap']),
+    withProps('Set the right hand on the block.', ['block']),
+  ],
+  'sense/props-used': [
+    withProps('Set the right hand on the block.', ['block', 'strap']),
+    withProps('Set the right hand on the block.', ['block']),
+  ],
+  'sense/which-side': [more('Press the heel down.'), more('Press the back heel down.')],
+  'sense/one-thing-asked': [
+    cueTwice('Turn the right knee out.', 'Turn the right knee in.'),
+    cueTwice('Turn the right knee out.', 'Turn the left knee in.'),
+  ],
+  'sense/ground-up': [
+    lunge({
+      alignment: [
+        cueOf('Level the hips.', { region: 'hips and pelvis' }),
+        cueOf('Press the feet.', { id: 'a2', region: 'feet' }),
+      ],
+    }),
+    lunge({
+      alignment: [
+        cueOf('Press the feet.', { region: 'feet' }),
+        cueOf('Level the hips.', { id: 'a2', region: 'hips and pelvis' }),
+      ],
+    }),
+  ],
+  'sense/does-something': [
+    enter(['in', 'Feel the floor.'], ['out', 'Step the left foot back.']),
+    enter(['in', 'Press the feet.'], ['out', 'Step the left foot back.']),
+  ],
+  'sense/mistake-meets-cue': [
+    corrected('Soften the jaw.'),
+    corrected('Send the knee over the toes.'),
+  ],
   'figure/does-not-fall': [
     figure({ angles: { pelvis: { tilt: 60 } }, contacts: FEET }),
     figure({ angles: { pelvis: { tilt: 2 } }, contacts: FEET }),

@@ -57,12 +57,13 @@ export function readCard(card: Card): readonly ReadLine[] {
   const of = (field: string, where: RegExp) =>
     own
       .filter((line) => line.field === field && where.test(line.where))
-      .map(({ where: path, text }) => ({
-        where: path,
-        text,
-        field,
-        ...readLine(text, card.language, known),
-      }))
+      .map(({ where: path, text }) => {
+        const { parts } = known
+        const line = { where: path, text, field, ...readLine(text, card.language, known) }
+        // A cue is no step: what a step means by the arm was named by the step before.
+        if (field === 'alignment') known.parts = parts
+        return line
+      })
   const found = [
     ...of('setUp', /^setUp\.place$/),
     ...of('setUp', /^setUp\.note$/),

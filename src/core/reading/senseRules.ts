@@ -218,8 +218,9 @@ const GOES = new Set<Instruction['action']>([
 ])
 
 function alreadyThere(card: Card): Found[] {
-  return forms(card).kept.flatMap(({ where, idle, id }) => {
-    if (id === 'start') return []
+  return forms(card).kept.flatMap(({ where, idle, did }, i) => {
+    // The first step may tell the set-up again.
+    if (i < 2 || idle.length < did.filter((each) => each === 'moved').length) return []
     return idle
       .filter(
         (n) =>
@@ -310,11 +311,21 @@ function takenBack(card: Card): Found[] {
   const reader = readerOf(card.language)!
   const say = SAY.sense.left
   const found: string[] = []
+  const lifts = (side: Side) =>
+    steps(card).some(({ instructions }) =>
+      instructions.some(
+        (n) =>
+          ['arm', 'hand', 'elbow', 'fingers'].includes(n.part) &&
+          (n.action === 'lift' || (n.action === 'reach' && n.ways.includes('up'))) &&
+          (n.side === side || n.side === 'both')
+      )
+    )
   const exits = steps(card).filter((line) => line.where.startsWith('exit'))
   const says = (about: RegExp) => exits.some(({ text }) => about.test(text))
   for (const side of SIDES) {
     const up = (figure: Figure) => raised(figure, side) > CLEARLY
-    if (up(end) && !up(start) && !untold(card, /\b(?:arms?|hands?)\b/i)) found.push(say.arm(side))
+    if (up(end) && !up(start) && lifts(side) && !untold(card, /\b(?:arms?|hands?)\b/i))
+      found.push(say.arm(side))
     const turned = (figure: Figure) =>
       figure.contacts.some(({ part }) => part === `${side} sole`) &&
       angle(figure, `${side}Hip`, 'rotation') > 30 &&
@@ -384,6 +395,8 @@ const named = (prop: string) =>
 function propsNamed(card: Card): Found[] {
   const { props } = readerOf(card.language)!
   const { setUp } = card
+  // A set-up that is not written lists nothing yet.
+  if (!setUp.place && setUp.props.length === 0) return []
   const have = new Set([...setUp.props, setUp.place, setUp.note].flatMap(props))
   const told = new Set<string>()
   return readCard(card).flatMap(({ where, text, field }) => {

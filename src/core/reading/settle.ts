@@ -128,6 +128,16 @@ function remember(known: Known, { action, part, side, ways, places }: Instructio
   if (limb === 'arm' && action === 'lift') learn(known, 'up', side)
 }
 
+/** The side of a part that the step before named: the same part, the whole limb, or a part of it. */
+function meantAgain(part: BodyPart, limb: Limb, before: Known['parts']): SideTold {
+  const same = before.get(part) ?? before.get(limb)
+  if (same !== undefined || part !== limb) return same ?? null
+  const sides = new Set(
+    [...before].filter(([each]) => limbOf(each) === limb).map(([, side]) => side)
+  )
+  return sides.size === 1 ? [...sides][0]! : null
+}
+
 /**
  * Settles the sides of the instructions of one line: relative words by what is known, and a part
  * of a limb with no side by the limb that the same line moved before. What cannot be settled
@@ -145,7 +155,7 @@ export function settle(instructions: readonly Instruction[], known: Known): Inst
       if (side) role = undefined
     } else if (side === null && limb && !IN_THE_MIDDLE.has(instruction.part)) {
       // The arm that this line moved, or the line before: lower the arm.
-      const own = inLine.get(limb) ?? before.get(instruction.part)
+      const own = inLine.get(limb) ?? meantAgain(instruction.part, limb, before)
       if (oneSide(own)) side = own
     }
     const places = instruction.places.map((place) => settlePlace(place, side, limb, known, inLine))

@@ -424,7 +424,8 @@ export const englishSays = {
       knee: (side: string, asked: string, is: string) =>
         `The words ${asked} the ${side} knee; in the figure it is ${is}.`,
     },
-    already: (part: string) => `The ${part} is there already, as far as the words tell.`,
+    already: (part: string) =>
+      `Nothing moves here: as far as the words tell, the ${part} ${/s$/.test(part) || /feet$/.test(part) ? 'are' : 'is'} there already.`,
     holdsStrap: (side: string) =>
       `The ${side} hand still holds the strap. Say first where the strap goes.`,
     carries: (side: string) =>

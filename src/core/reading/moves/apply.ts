@@ -211,7 +211,12 @@ function comeTo(s: Stance, n: Instruction): boolean {
         )
       )
         return true
-      if (posture !== 'standing' || get(s, 'pelvis', 'tilt') > 20) takeStart(s, 'standing')
+      if (
+        posture !== 'standing' ||
+        get(s, 'pelvis', 'tilt') > 20 ||
+        n.places.some(({ part, side }) => part === 'foot' && side === 'both')
+      )
+        takeStart(s, 'standing')
       return true
     case 'lie':
     case 'roll': {

@@ -9,6 +9,7 @@ import {
   drop,
   freeLeg,
   get,
+  hang,
   legOf,
   placedOf,
   postureOf,
@@ -1115,6 +1116,7 @@ export function walk(s: Stance, n: Instruction): boolean {
       }
       if (posture === 'seated') {
         tipTo(s, 0)
+        for (const side of SIDES) hang(s, side)
         return true
       }
     }
