@@ -10,7 +10,6 @@ import {
   place,
   solved,
   type Solved,
-  startOf,
   sub,
   USUAL_STATURE,
   type Vec,
@@ -27,6 +26,7 @@ import {
   SIDES,
   type Stance,
   stanceOf,
+  startFigure,
   takeStart,
   touches,
 } from './moves/stance'
@@ -38,7 +38,8 @@ export interface Form {
   id: string
   /** Path of the words. */
   where: string
-  figure: Figure
+  /** Made when it is asked for. */
+  readonly figure: Figure
   /** What each instruction of the line did. */
   did: Done[]
   /** Whether all that was read was done: a form that is not sure moves nothing by itself. */
@@ -146,7 +147,7 @@ export function startStance(
 ): { stance: Stance; did: Done[]; start: string } | null {
   const told = readerOf(language)?.start(text)
   if (!told) return null
-  const s = stanceOf(startOf('standing')!.figure, lead)
+  const s = stanceOf(startFigure('standing')!, lead)
   begin(s, told.start, instructions)
   const lies = told.side === null ? null : mirrored ? across(told.side) : told.side
   if (told.start === 'side-lying' && lies) takeStart(s, 'side-lying', lies === 'right')
@@ -181,6 +182,119 @@ export interface DraftOptions {
   stature?: number
 }
 
+const copyOf = (s: Stance): Stance => ({
+  ...s,
+  angles: [...s.angles],
+  contacts: [...s.contacts],
+  tucked: new Set(s.tucked),
+})
+
+/** Whether nothing was moved from one stance to the next. */
+const alike = (a: Stance, b: Stance): boolean =>
+  a.angles.every((angle, i) => Math.abs(angle - b.angles[i]!) < 0.05) &&
+  a.straps.length === b.straps.length &&
+  a.contacts.length === b.contacts.length &&
+  a.contacts.every(({ part, on, along }) =>
+    b.contacts.some((each) => each.part === part && each.on === on && each.along === along)
+  )
+
+/** What a line made of a stance; stances are never changed once they are reached. */
+interface Reached {
+  stance: Stance
+  did: Done[]
+  /** Places in the line of the instructions that changed nothing. */
+  idle: number[]
+}
+
+const reached = new WeakMap<Stance, Map<string, Reached>>()
+const starts = new Map<string, { stance: Stance; did: Done[]; known: boolean }>()
+const MOST_KEPT = 60
+
+const sidesIn = ({ side, ways, places }: Instruction) =>
+  `${side}${ways.join()}${places.map((place) => place.side ?? '').join()}`
+
+/** Does a line on a stance. What was done before, on the same stance, is not done again. */
+function go(from: Stance, text: string, instructions: readonly Instruction[]): Reached {
+  const known = reached.get(from) ?? new Map<string, Reached>()
+  reached.set(from, known)
+  const key = text + instructions.map(sidesIn).join()
+  const before = known.get(key)
+  if (before) return before
+  const idle: number[] = []
+  let s = from
+  const did = instructions.map((n, i) => {
+    const next = copyOf(s)
+    const what = apply(next, n)
+    // A line that moves nothing leaves the stance that there was.
+    if (!alike(next, s)) s = next
+    else if (what === 'moved') idle.push(i)
+    return what
+  })
+  if (known.size >= MOST_KEPT) known.clear()
+  const now = { stance: s, did, idle }
+  known.set(key, now)
+  return now
+}
+
+/** Where a card begins, by its set-up; the same set-up begins with the same stance. */
+function beginOf(
+  card: Card,
+  lines: readonly ReadLine[],
+  asRead: (line: ReadLine) => Instruction[],
+  turned: boolean
+) {
+  const place = lines.find(({ where }) => where === 'setUp.place')
+  const note = lines.find(({ where }) => where === 'setUp.note')
+  const own: Side | null = card.sides === 'sided' ? 'right' : null
+  const key = JSON.stringify([
+    card.language,
+    card.base,
+    own,
+    turned,
+    place?.text,
+    note?.text,
+    place?.instructions.map(sidesIn),
+  ])
+  const before = starts.get(key)
+  if (before) return before
+  const begun = place ? startStance(place.text, card.language, asRead(place), own, turned) : null
+  const s = begun?.stance ?? stanceOf(startFigure(OF_BASE[card.base])!, own)
+  if (!begun && card.base === 'side-lying') takeStart(s, 'side-lying', false)
+  if (note) for (const n of asRead(note)) if (byNote(n)) apply(s, n)
+  if (starts.size >= MOST_KEPT) starts.clear()
+  const now = { stance: s, did: begun?.did ?? [], known: begun !== null }
+  starts.set(key, now)
+  return now
+}
+
+const kepts = new WeakMap<Figure, Map<string, Stance>>()
+
+/** A form that the trainer keeps, as a stance: the words go on from it. */
+function stanceKept(figure: Figure, { lead, acrossMat, tucked }: Stance): Stance {
+  const known = kepts.get(figure) ?? new Map<string, Stance>()
+  kepts.set(figure, known)
+  const key = [lead, acrossMat, ...tucked].join()
+  const before = known.get(key)
+  if (before) return before
+  const now = { ...stanceOf(figure, lead), acrossMat, tucked }
+  known.set(key, now)
+  return now
+}
+
+const mirrors = new WeakMap<Figure, Figure>()
+function acrossOf(figure: Figure): Figure {
+  const known = mirrors.get(figure) ?? mirroredFigure(figure)
+  mirrors.set(figure, known)
+  return known
+}
+
+const figures = new WeakMap<Stance, Figure>()
+function figureOnce(s: Stance): Figure {
+  const known = figures.get(s) ?? figureOf(s)
+  figures.set(s, known)
+  return known
+}
+
 /**
  * The chain of forms that the words of a card make: start, each step in, each step of the other
  * way, and the way out. A line that is not understood leaves the form as it is and is not sure.
@@ -197,15 +311,10 @@ export function formsOf(
   const turned = leadOf(card, lines, told?.side ?? null) === 'left'
   const asRead = ({ instructions }: ReadLine) =>
     turned ? instructions.map(mirroredInstruction) : instructions
-  const asLed = (figure: Figure) => (turned ? mirroredFigure(figure) : figure)
-  const own: Side | null = card.sides === 'sided' ? 'right' : null
+  const asLed = (figure: Figure) => (turned ? acrossOf(figure) : figure)
   const kept = asKept ? keptForms(card) : new Map<string, Figure>()
-  const begun = place ? startStance(place.text, card.language, asRead(place), own, turned) : null
-  let s = begun?.stance ?? stanceOf(startOf(OF_BASE[card.base])!.figure, own)
-  if (!begun && card.base === 'side-lying') takeStart(s, 'side-lying', false)
-  for (const prop of card.setUp.props) s.props.add(prop)
-  for (const line of lines)
-    if (line.where === 'setUp.note') for (const n of asRead(line)) if (byNote(n)) apply(s, n)
+  const begun = beginOf(card, lines, asRead, turned)
+  let s = begun.stance
   const found: Form[] = []
   const push = (
     id: string,
@@ -215,37 +324,49 @@ export function formsOf(
     idle: Instruction[] = []
   ) => {
     const keeps = kept.get(where.replace(/\.(?:place|text)$/, '.figure'))
-    if (keeps) {
-      const { lead, acrossMat, tucked, props } = s
-      s = { ...stanceOf(asLed(keeps), lead), acrossMat, tucked, props }
-    }
-    const figure = keeps ?? asLed(figureOf(s))
-    found.push({ id, where, figure, did, sure, kept: keeps !== undefined, idle })
+    if (keeps) s = stanceKept(asLed(keeps), s)
+    const now = s
+    found.push({
+      id,
+      where,
+      get figure() {
+        return keeps ?? asLed(figureOnce(now))
+      },
+      did,
+      sure,
+      kept: keeps !== undefined,
+      idle,
+    })
   }
-  const did = begun?.did ?? []
-  push('start', 'setUp.place', did, begun !== null && !did.includes('unsure'))
+  push('start', 'setUp.place', begun.did, begun.known && !begun.did.includes('unsure'))
   for (const line of lines) {
     const step = /^(enter|otherWay|exit)\[(\d+)\]\.text$/.exec(line.where)
     if (!step) continue
     const { id } = card[step[1] as 'enter' | 'otherWay' | 'exit'][Number(step[2])]!
-    const idle: Instruction[] = []
-    const done = asRead(line).map((n, i) => {
-      const before = JSON.stringify(figureOf(s))
-      const what = apply(s, n)
-      if (what === 'moved' && JSON.stringify(figureOf(s)) === before)
-        idle.push(line.instructions[i]!)
-      return what
-    })
-    push(`step ${id}`, line.where, done, done.length > 0 && !done.includes('unsure'), idle)
+    const { stance, did, idle } = go(s, line.text, asRead(line))
+    s = stance
+    push(
+      `step ${id}`,
+      line.where,
+      did,
+      did.length > 0 && !did.includes('unsure'),
+      idle.map((i) => line.instructions[i]!)
+    )
   }
   return found
 }
 
 /** The chain of forms that the words of a card make, each with a body that stands in it. */
 export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>
-  formsOf(card, options).map((form) => ({
-    ...form,
-    solved: solved(form.figure, options.stature, form.kept ? undefined : ROUNDS),
+  formsOf(card, options).map(({ id, where, figure, did, sure, kept, idle }) => ({
+    id,
+    where,
+    figure,
+    did,
+    sure,
+    kept,
+    idle,
+    solved: solved(figure, options.stature, kept ? undefined : ROUNDS),
   }))
 
 /**

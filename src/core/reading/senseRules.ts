@@ -17,6 +17,7 @@ import {
   jointOf,
   keyframesOf,
   place,
+  type Placed,
   type Segment,
   solved,
 } from '../figure'
@@ -37,7 +38,11 @@ const remembered = new WeakMap<Card, { words: Form[]; kept: Form[] }>()
 function forms(card: Card): { words: Form[]; kept: Form[] } {
   const before = remembered.get(card)
   if (before) return before
-  const now = { words: formsOf(card, { kept: false }), kept: formsOf(card) }
+  const kept = formsOf(card)
+  const now = {
+    kept,
+    words: kept.some((form) => form.kept) ? formsOf(card, { kept: false }) : kept,
+  }
   remembered.set(card, now)
   return now
 }
@@ -66,15 +71,22 @@ const FAR_DEGREES = 25
 /** In statures. */
 const CLEARLY = 0.12
 
-const angle = (figure: Figure, joint: string, name: string) =>
-  askedAngles(figure)[indexOf(joint, name)]!
+const asked = new WeakMap<Figure, number[]>()
+function angle(figure: Figure, joint: string, name: string): number {
+  const angles = asked.get(figure) ?? askedAngles(figure)
+  asked.set(figure, angles)
+  return angles[indexOf(joint, name)]!
+}
 
 /** How high a hand is beside its shoulder, in statures; angles alone tell it. */
 function raised(figure: Figure, side: Side): number {
-  const { placed } = figure.contacts.length > 0 ? solved(figure) : standing(figure)
+  const placed =
+    stood.get(figure) ?? (figure.contacts.length > 0 ? solved(figure) : standing(figure)).placed
+  stood.set(figure, placed)
   const at = (name: string) => placed.origins[jointOf(`${side}${name}` as Segment)]![1]
   return at('Hand') - at('UpperArm')
 }
+const stood = new WeakMap<Figure, Placed>()
 const standing = (figure: Figure) => {
   const body = bodyOf(figure.body)
   return { placed: place(body, { root: [0, 0, 0], angles: askedAngles(figure) }) }

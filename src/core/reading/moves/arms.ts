@@ -638,7 +638,8 @@ export function loopStrap(s: Stance, n: Instruction): boolean {
   const sides: Side[] = ['right', 'left']
   for (const foot of feet)
     for (const hand of sides)
-      if (feet.length === 1 || hand === foot) s.straps.push([`${foot} sole`, `${hand} hand`])
+      if (feet.length === 1 || hand === foot)
+        s.straps = [...s.straps, [`${foot} sole`, `${hand} hand`]]
   const supine = postureOf(s) === 'supine'
   for (const side of SIDES) {
     setOn(s, side, 'Shoulder', { flexion: supine ? 62 : 55, abduction: 4, rotation: 0 })

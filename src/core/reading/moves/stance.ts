@@ -11,7 +11,6 @@ import {
   deg,
   dot,
   Figure,
-  type FigureInput,
   indexOf,
   jointOf,
   norm,
@@ -42,8 +41,6 @@ export interface Stance {
   acrossMat: boolean
   /** Feet whose toes are tucked under. */
   tucked: Set<Side>
-  /** The prop that is at hand, from the set-up. */
-  props: Set<string>
 }
 
 export const SIDES: readonly Side[] = ['left', 'right']
@@ -51,8 +48,7 @@ export const across = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 
 const seg = (side: Side, name: string) => `${side}${name}` as Segment
 
-export function stanceOf(figure: FigureInput, lead: Side | null): Stance {
-  const whole = Figure.parse(figure)
+export function stanceOf(whole: Figure, lead: Side | null): Stance {
   return {
     angles: askedAngles(whole),
     contacts: [...whole.contacts],
@@ -63,7 +59,6 @@ export function stanceOf(figure: FigureInput, lead: Side | null): Stance {
     lead,
     acrossMat: false,
     tucked: new Set(),
-    props: new Set(),
   }
 }
 
@@ -171,11 +166,22 @@ export function postureOf(s: Stance): Posture {
   return 'standing'
 }
 
+const starts = new Map<string, Figure>()
+
+/** The figure of a starting position, read once. */
+export function startFigure(id: string): Figure | undefined {
+  const known = starts.get(id)
+  const start = startOf(id)
+  if (known || !start) return known
+  const figure = Figure.parse(start.figure)
+  starts.set(id, figure)
+  return figure
+}
+
 /** Takes over a starting position, with the arms or without. */
 export function takeStart(s: Stance, id: string, mirrored = false): void {
-  const start = startOf(id)
-  if (!start) return
-  const figure = Figure.parse(start.figure)
+  const figure = startFigure(id)
+  if (!figure) return
   s.angles = askedAngles(figure)
   s.contacts = [...figure.contacts]
   s.straps = []
