@@ -128,7 +128,9 @@ await main(async () => {
     await ensureBundles()
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
 
-    const { mirror, clone, key, found, cloned, drag } = JSON.parse(tsx('scripts/bench/core.ts', []))
+    const { mirror, clone, key, found, cloned, drag, read, chain, single, picture } = JSON.parse(
+      tsx('scripts/bench/core.ts', [])
+    )
     report(
       'mirroring a 40-step card / structuredClone of it',
       mirror / clone,
@@ -157,6 +159,28 @@ await main(async () => {
       0.5,
       'most',
       `${(drag / 1000).toFixed(1)} ms`
+    )
+
+    report(
+      'reading a 40-step card / a frame of 16.7 ms',
+      read / 16_700,
+      0.15,
+      'most',
+      `${(read / 1000).toFixed(2)} ms`
+    )
+    report(
+      'a drafted chain of ten steps / one of its forms solved',
+      chain / single,
+      6,
+      'most',
+      `${(chain / 1000).toFixed(1)} ms / ${(single / 1000).toFixed(1)} ms`
+    )
+    report(
+      'one picture of a card that plays / a frame of 16.7 ms',
+      picture / 16_700,
+      0.5,
+      'most',
+      `${(picture / 1000).toFixed(1)} ms`
     )
 
     const [cli, empty] = [

@@ -31,6 +31,9 @@ const rows = readdirSync(folder)
     return [{ id: card.id, form: draft.id, differ, cm, near: differ.length === 0 && cm <= 12 }]
   })
 
+console.log(
+  '# Drafts beside figures posed by hand\n\nThe final form that the words of each demo card draw, with no help from the figures it keeps, beside the form that is kept; made by `npm run docs`. A − is a contact that only the kept form has, a + one that only the draft has. For a stature of 170 cm.\n'
+)
 console.log('| card | form | contacts | joints apart, cm | near |\n|---|---|---|---|---|')
 for (const { id, form, differ, cm, near } of rows)
   console.log(

@@ -2,11 +2,13 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { ribbonOf, timelineOf } from '../../src/core/breath'
 import { type Card, DEFAULT_SCHOOL, withValue } from '../../src/core/card'
 import { checkCard } from '../../src/core/check'
-import { finalFigure, solve } from '../../src/core/figure'
+import { type Figure, finalFigure, solve } from '../../src/core/figure'
 import { readCard } from '../../src/core/formats'
-import { cardLedFrom, rewriteSided } from '../../src/core/sides'
+import { draftsOf, readCard as readLines } from '../../src/core/reading'
+import { cardLedFrom, rewriteSided, sidedLines } from '../../src/core/sides'
 import { deckFindings } from '../../src/workers/deckFindings'
 import { workFigure } from '../../src/workers/figure'
+import { player } from '../../src/workers/play'
 
 /** Ratios of the core, measured in turns within one run; printed as JSON. */
 
@@ -103,6 +105,66 @@ for (let round = 0; round < 12; round += 1)
   }
 const drag = drags.sort((a, b) => a - b)[Math.floor(drags.length / 2)]!
 
+/** Reading a card of 40 steps, each line of its own, so that none was read before. */
+const reads: number[] = []
+for (let round = 0; round < 200; round += 1) {
+  const mine = fresh(card, 5000 + round)
+  sidedLines(mine)
+  const taken = microseconds(() => readLines(mine))
+  if (round >= 100) reads.push(taken)
+}
+
+/** A chain of ten steps drafted anew, and the same forms solved one by one. */
+const chains: number[] = []
+const singles: number[] = []
+const ten = {
+  ...card,
+  enter: card.enter.slice(0, 7),
+  exit: card.exit.slice(0, 3),
+  ladder: [],
+} as Card
+for (let round = 0; round < 12; round += 1) {
+  const mine = { ...ten, id: `chain-${round}` }
+  let forms: Figure[] = []
+  // Another stature each time: no body that was found before serves again.
+  const stature = 165 + round
+  chains.push(
+    microseconds(() => {
+      forms = draftsOf(mine, { kept: false, stature }).map(({ figure }) => figure)
+    })
+  )
+  singles.push(
+    microseconds(() => forms.slice(1).forEach((figure) => solve(figure, { stature }))) /
+      (forms.length - 1)
+  )
+}
+
+/** One picture of a card as it moves, at times over all of it. */
+const pictures: number[] = []
+for (const each of demo.slice(0, 12)) {
+  const play = player()
+  const loaded = play({ kind: 'load', card: each, school: DEFAULT_SCHOOL })
+  const whole = loaded?.kind === 'loaded' ? Math.min(loaded.seconds, 60) : 0
+  // Twice: what leads from form to form is found ahead of its time, while the one before plays.
+  for (const counts of [false, true])
+    for (let seconds = 0; seconds < whole; seconds += 0.7) {
+      const taken = microseconds(() => play({ kind: 'frame', seconds }))
+      if (counts) pictures.push(taken)
+    }
+}
+const middle = (all: number[]) => all.sort((a, b) => a - b)[Math.floor(all.length / 2)]!
+
 console.log(
-  JSON.stringify({ mirror, clone, key, found: found / 1000, cloned: cloned / 1000, drag })
+  JSON.stringify({
+    read: middle(reads),
+    chain: middle(chains),
+    single: middle(singles),
+    picture: middle(pictures),
+    mirror,
+    clone,
+    key,
+    found: found / 1000,
+    cloned: cloned / 1000,
+    drag,
+  })
 )

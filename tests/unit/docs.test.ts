@@ -4,6 +4,7 @@ import { Card, LIMITS, treeOf } from '@/core/card'
 import TREE from '@/core/card/tree.json' with { type: 'json' }
 import { RULES, rulesPage } from '@/core/check'
 import { ANGLES, figureTablesPage, MEASURES } from '@/core/figure'
+import { readingPage } from '@/core/reading'
 import { cardSchema, readCard, writeJson, writeMarkdown } from '@/core/formats'
 
 test('docs/card.schema.json is fresh; run npm run docs when this fails', () => {
@@ -16,6 +17,13 @@ test('the tree of a card’s parts is fresh; run npm run docs when this fails', 
 
 test('docs/rules.md is fresh; run npm run docs when this fails', () => {
   expect(readFileSync('docs/rules.md', 'utf8')).toBe(rulesPage(RULES))
+})
+
+test('docs/reading.md is fresh; run npm run docs when this fails', () => {
+  const page = readFileSync('docs/reading.md', 'utf8')
+  expect(page).toBe(readingPage())
+  for (const action of ['step', 'side-bend', 'clasp', 'soften'])
+    expect(page).toContain(`| ${action} |`)
 })
 
 test('docs/figure-tables.md is fresh; run npm run docs when this fails', () => {

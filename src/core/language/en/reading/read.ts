@@ -12,6 +12,7 @@ import {
 } from '../../instruction'
 import {
   amountAt,
+  beginsAmount,
   DETERMINERS,
   mannerAt,
   partAt,
@@ -105,6 +106,7 @@ const UNITS: Record<string, Amount['unit']> = {
   centimeters: 'cm',
   inches: 'cm',
 }
+const BEFORE_AMOUNT = new Set('about roughly around by for at to up almost nearly of'.split(' '))
 const COUNTED = /^(?:breaths?|seconds?|secs?|minutes?|mins?|times|rounds?|counts?)$/
 const LY = /^(?!(?:only|belly|really)$)\p{L}{3,}ly$/u
 
@@ -630,24 +632,12 @@ class Reading {
   }
 
   private amountHere(i: number): { amount: Amount; end: number } | null {
+    const first = this.text(i)
+    const may =
+      beginsAmount(first) || BEFORE_AMOUNT.has(first) || first in NUMBERS || /^\d/.test(first)
+    if (!may) return null
     let k = i
-    while (
-      this.is(
-        k,
-        'about',
-        'roughly',
-        'around',
-        'by',
-        'for',
-        'at',
-        'to',
-        'up',
-        'almost',
-        'nearly',
-        'of'
-      )
-    )
-      k += 1
+    while (BEFORE_AMOUNT.has(this.text(k))) k += 1
     const number = Number(this.text(k).replace(',', '.')) || NUMBERS[this.text(k)]
     const ranged =
       this.is(k + 1, 'to', 'or', '-') && (Number(this.text(k + 2)) || NUMBERS[this.text(k + 2)])
