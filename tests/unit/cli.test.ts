@@ -148,3 +148,66 @@ test('BVH out with every drawn form as a frame, and one frame back in', () => {
     /odd\.bvh:3: “{” is missing/
   )
 })
+
+test('read tells what lines ask for, which characters that is, and what was not understood', () => {
+  const lines = ['Step the left foot back.', 'Bend the right knee like a bow.', 'Frobnicate.']
+  const { out, code } = notula(['read', '--json'], `${lines.join('\n')}\n`)
+  expect(code).toBe(0)
+  const [step, bend, none] = JSON.parse(out)
+  expect(step).toEqual({
+    line: lines[0],
+    instructions: [
+      { action: 'step', part: 'foot', side: 'left', to: 'back', amount: null, from: 0, until: 23 },
+    ],
+    notUnderstood: [],
+  })
+  expect(
+    bend.notUnderstood.map(([from, until]: [number, number]) => lines[1]!.slice(from, until))
+  ).toEqual(['like a bow'])
+  expect(none).toEqual({ line: 'Frobnicate.', instructions: [], notUnderstood: [[0, 10]] })
+  expect(notula(['read'], 'Lift both arms.\n').out).toBe('Lift both arms.\n  lift both arm → up\n')
+  expect(JSON.parse(notula(['read', 'demo/gate.md', '--json']).out).length).toBeGreaterThan(12)
+  expect(notula(['read', '--language', 'pt'], 'Plie.').code).toBe(2)
+})
+
+test('read --place tells base, contacts and props of set-up lines', () => {
+  const { out } = notula(
+    ['read', '--place', '--json'],
+    'Sit on a folded blanket, legs long.\nHm.\n'
+  )
+  expect(JSON.parse(out)).toEqual([
+    {
+      line: 'Sit on a folded blanket, legs long.',
+      base: 'seated',
+      contacts: [
+        { part: 'sit bones', on: 'blanket' },
+        { part: 'left heel', on: 'floor' },
+        { part: 'right heel', on: 'floor' },
+      ],
+      props: ['blanket'],
+    },
+    { line: 'Hm.', base: null, contacts: [], props: [] },
+  ])
+})
+
+test('figure --from words draws a form that is not kept, and says when it is not sure', () => {
+  const words = notula([
+    'figure',
+    'demo/gate.md',
+    '--of',
+    'step s1',
+    '--from',
+    'words',
+    '--to',
+    'json',
+  ])
+  const { contacts } = JSON.parse(words.out)
+  expect(contacts.map(({ part, on }: { part: string; on: string }) => `${part} on ${on}`)).toEqual([
+    'left shin on floor',
+    'right sole on floor',
+  ])
+  expect(notula(['figure', 'demo/gate.md', '--of', 'step s1']).code).toBe(2)
+  const unsure = notula(['figure', 'demo/final-rest.md', '--of', 'step s3', '--from', 'words'])
+  expect(unsure.code).toBe(0)
+  expect(unsure.err).toContain('not all understood')
+})

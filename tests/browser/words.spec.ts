@@ -1,0 +1,143 @@
+import { expect, type Page, test } from '@playwright/test'
+import { expectAccessible, field, newCard, openBench, saved } from './helpers'
+
+/** Words that move the figure, as a trainer meets them: drafted, kept, pulled, played. */
+
+/** Adds steps to a new card by typing them. */
+async function write(page: Page, lines: string[]) {
+  await page
+    .getByRole('group', { name: 'steps' })
+    .first()
+    .getByRole('button', { name: 'Add a step' })
+    .click()
+  for (const [i, line] of lines.entries()) {
+    await field(page, `enter[${i}].text`, 'right').fill(line)
+    if (i < lines.length - 1) await field(page, `enter[${i}].text`, 'right').press('Enter')
+  }
+}
+
+const draft = (page: Page, step: number) =>
+  page.getByRole('button', { name: `Drawn from the words: step ${step}, right leads` })
+const kept = (page: Page, step: number) =>
+  page.getByRole('button', { name: `Kept: step ${step}, right leads` })
+
+test('a step draws its form, says what was understood, and is kept by one key', async ({
+  page,
+  request,
+}) => {
+  const id = await newCard(request, 'Read aloud', { spine: 'lengthen' })
+  await openBench(page, id)
+  await write(page, [
+    'Step the left foot back.',
+    'Lift the right arm like a wing.',
+    'Frobnicate the quux.',
+  ])
+  await expect(draft(page, 1)).toBeVisible()
+  await expect(draft(page, 2)).toBeVisible()
+  // What is not understood draws nothing, and says so quietly.
+  await expect(draft(page, 3)).toHaveCount(0)
+  const told = page.getByLabel('What was understood').first()
+  await expect(told).toContainText('not understood')
+  await field(page, 'enter[1].text', 'left').focus()
+  await expect(told).toContainText('lift left arm')
+  await expect(told).toContainText('like a wing')
+  await field(page, 'enter[0].text', 'right').focus()
+  await expect(told).toContainText('step left foot → back')
+  await expectAccessible(page, 'main')
+
+  await field(page, 'enter[0].text', 'right').press('Alt+k')
+  await expect(kept(page, 1)).toBeVisible()
+  // Other words move the forms after it, and not the one that is kept.
+  const shape = () => kept(page, 1).locator('svg').innerHTML()
+  const before = await shape()
+  await field(page, 'enter[0].text', 'right').fill('Step the left foot back, a leg length.')
+  await saved(page)
+  await expect(kept(page, 1)).toBeVisible()
+  expect(await shape()).toBe(before)
+  await page.reload()
+  await expect(kept(page, 1)).toBeVisible()
+})
+
+test('a drafted form is pulled, kept as it was pulled, and given back to the words', async ({
+  page,
+  request,
+}) => {
+  const id = await newCard(request, 'Pulled from words')
+  await openBench(page, id)
+  await write(page, ['Lift both arms.'])
+  await draft(page, 1).click()
+  const dialog = page.getByRole('dialog')
+  const hand = dialog.getByRole('button', { name: 'Pull the left hand;' })
+  await hand.focus()
+  for (let i = 0; i < 6; i += 1) await hand.press('ArrowDown')
+  await hand.press('Enter')
+  await dialog.getByRole('button', { name: 'Close', exact: true }).last().click()
+  await expect(kept(page, 1)).toBeVisible()
+  await kept(page, 1).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Back to the words' }).click()
+  await expect(draft(page, 1)).toBeVisible()
+})
+
+test('a card plays: on its breath, line by line, stepped, scrubbed and paused', async ({
+  page,
+}) => {
+  await page.goto('/cards/gate')
+  await page.getByRole('button', { name: 'Play', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByText('Step the right leg out to the side, foot flat.')).toBeVisible()
+  await expectAccessible(page, '[role="dialog"]')
+  await dialog.getByRole('button', { name: 'The next step' }).click()
+  await expect(dialog.getByText('Stack the left hip over the left knee.')).toBeVisible()
+  await dialog.getByRole('slider', { name: 'Time' }).fill('130')
+  await expect(dialog.getByText('left leads', { exact: true })).toBeVisible()
+  const shape = () => dialog.getByRole('img').first().innerHTML()
+  await dialog.getByRole('slider', { name: 'Time' }).fill('0')
+  await expect(dialog.getByText('Step the right leg out to the side, foot flat.')).toBeVisible()
+  const before = await shape()
+  await dialog.getByText('4 ×').click()
+  await dialog.getByRole('button', { name: 'Play' }).click()
+  await expect.poll(shape).not.toBe(before)
+  await dialog.getByRole('button', { name: 'Pause' }).click()
+  await expect(dialog.getByRole('button', { name: 'Play' })).toBeVisible()
+})
+
+test('with reduced motion it goes from form to form', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  await page.goto('/cards/bridge')
+  await page.getByRole('button', { name: 'Play', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByText('Press the feet.')).toBeVisible()
+  await dialog.getByText('4 ×').click()
+  await dialog.getByRole('button', { name: 'Play' }).click()
+  const shapes = new Set<string>()
+  for (let i = 0; i < 10; i += 1) {
+    shapes.add(await dialog.getByRole('img').first().innerHTML())
+    await page.waitForTimeout(150)
+  }
+  // Few pictures in one and a half seconds: not one for each frame.
+  expect(shapes.size).toBeLessThan(5)
+})
+
+test('a cue that is understood offers its mark', async ({ page, request }) => {
+  const id = await newCard(request, 'Marked by words')
+  await openBench(page, id)
+  await page.getByRole('button', { name: 'Add a cue' }).click()
+  await field(page, 'alignment[0].text', 'right').fill('Press the left foot down.')
+  await page.getByRole('button', { name: 'Mark of cue 1' }).click()
+  await page.getByRole('button', { name: /As the words say/ }).click()
+  await expect(page.getByLabel('Where')).toHaveValue('left foot')
+})
+
+test('a step with two things is mended by a step of its own', async ({ page, request }) => {
+  const id = await newCard(request, 'Two in one')
+  await openBench(page, id)
+  await write(page, ['Place the right hand on the shin, left arm up.'])
+  await page
+    .getByRole('button', { name: /Left arm up.*step of its own/ })
+    .first()
+    .click()
+  await expect(field(page, 'enter[0].text', 'right')).toHaveValue(
+    'Place the right hand on the shin.'
+  )
+  await expect(field(page, 'enter[1].text', 'right')).toHaveValue('Left arm up.')
+})
