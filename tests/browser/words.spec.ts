@@ -90,7 +90,7 @@ test('a card plays: on its breath, line by line, stepped, scrubbed and paused', 
   await expect(dialog.getByText('Stack the left hip over the left knee.')).toBeVisible()
   await dialog.getByRole('slider', { name: 'Time' }).fill('130')
   await expect(dialog.getByText('left leads', { exact: true })).toBeVisible()
-  const shape = () => dialog.getByRole('img').first().innerHTML()
+  const shape = () => dialog.getByRole('img', { name: /^Gate/ }).innerHTML()
   await dialog.getByRole('slider', { name: 'Time' }).fill('0')
   await expect(dialog.getByText('Step the right leg out to the side, foot flat.')).toBeVisible()
   const before = await shape()
@@ -111,7 +111,7 @@ test('with reduced motion it goes from form to form', async ({ page }) => {
   await dialog.getByRole('button', { name: 'Play' }).click()
   const shapes = new Set<string>()
   for (let i = 0; i < 10; i += 1) {
-    shapes.add(await dialog.getByRole('img').first().innerHTML())
+    shapes.add(await dialog.getByRole('img', { name: /^Bridge/ }).innerHTML())
     await page.waitForTimeout(150)
   }
   // Few pictures in one and a half seconds: not one for each frame.
