@@ -29,7 +29,6 @@ import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
 import { later } from '../shared/later'
-import { PlayButton } from '../play/PlayButton'
 import { SchoolContext, useSchool } from '../shared/school'
 import classes from './Bench.module.css'
 import { SeverityMark } from '../shared/SeverityMark'
@@ -67,6 +66,7 @@ const OtherWay = later(() => import('./OtherWay').then((m) => m.OtherWay))
 const CurveButton = later(() => import('./CurveButton').then((m) => m.CurveButton), form(30))
 const PassTime = later(() => import('./PassTime').then((m) => m.PassTime))
 const Palette = later(() => import('./Palette').then((m) => m.Palette))
+const PlayButton = later(() => import('../play/PlayButton').then((m) => m.PlayButton))
 const KeyMap = later(() => import('./KeyMap').then((m) => m.KeyMap))
 const WhoWrites = later(() => import('./WhoWrites').then((m) => m.WhoWrites))
 const StaleDialog = later(() => import('./StaleDialog').then((m) => m.StaleDialog))
