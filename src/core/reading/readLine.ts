@@ -73,10 +73,13 @@ export function readCard(card: Card): readonly ReadLine[] {
   return found
 }
 
+/** How a relative word is said. */
+const CALLED: Record<string, string> = { up: 'top', low: 'bottom' }
+
 const placeWords = ({ relation, part, thing, side, role }: Place): string =>
   [
     relation === 'to' ? '' : relation,
-    part && side ? side : (role ?? ''),
+    part && side ? side : role ? (CALLED[role] ?? role) : '',
     thing === 'you' ? 'you' : (part ?? thing ?? ''),
   ]
     .filter(Boolean)

@@ -93,7 +93,7 @@ export const WAY_WORDS: Record<Way, string> = {
   middle:
     'to center, to centre, to the center, to the centre, to the middle, back to center, back to centre, back to the center, back to the centre, back to the middle, to the midline, toward the midline, towards the midline, through center, to neutral, back to neutral',
   together:
-    'into each other, to face each other, facing each other, together, touching, to touch, to meet, close together, side by side',
+    'in prayer, in prayer position, into each other, to face each other, facing each other, together, touching, to touch, to meet, close together, side by side',
   apart:
     'apart, wide apart, away from each other, away from one another, hip-width, hip width, hip-distance, hip distance, hip-width apart, hip width apart, hip-distance apart, hip distance apart, shoulder-width, shoulder-width apart, shoulder width apart, shoulder-distance apart, mat-width apart',
   long: 'long, tall, taller, longer, lengthened',

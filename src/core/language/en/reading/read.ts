@@ -1107,7 +1107,10 @@ class Reading {
       from,
       end,
     }
-    this.push(sense.action, noun, withWay(told, sense.way), from, end)
+    // Up on the toes: the heels rise, the toes stay.
+    const heels = sense.action === 'lift' && sense.part === 'heel'
+    const own = heels ? { ...told, ways: ['up' as const], places: [] } : withWay(told, sense.way)
+    this.push(sense.action, noun, own, from, end)
   }
 
   private push(action: Action, noun: Noun, told: Told, from: number, end: number, prop?: Thing) {
@@ -1401,6 +1404,9 @@ function stateOf(part: BodyPart, word: string, { ways, places }: Told): Action |
   if (has('up', 'high') && places.length === 0) return 'lift'
   if (has('level')) return 'rotate'
   if (places.some(({ thing }) => thing === 'ceiling') && limb && part !== 'knee') return 'lift'
+  // Overhead.
+  if (has('up') && places.some(({ relation, part: at }) => relation === 'over' && at === 'head'))
+    return 'lift'
   if (places.length > 0) return 'place'
   if (has('down', 'low')) return 'lower'
   if (has('out', 'in')) return has('out') ? 'open' : 'close'

@@ -269,6 +269,7 @@ export const VERBS: Record<string, Sense[]> = {
   reach: [S('reach', (a) => a.part !== null), S('reach', undefined, { part: 'arm', both: true })],
   press: [
     S('press', going('together')),
+    S('lift', all(of('hip', 'pelvis', 'chest'), goingTo('ceiling'))),
     S('lift', all(alone, going('up')), { part: 'whole body' }),
     S('lift', all(of(...TRUNK, 'hip', 'pelvis'), going('up'))),
     S('shift', all(alone, going('back')), { part: 'hip', both: true }),
@@ -276,6 +277,7 @@ export const VERBS: Record<string, Sense[]> = {
     S('press', (a) => a.part !== null, {}),
   ],
   push: [
+    S('lift', all(of('hip', 'pelvis', 'chest'), goingTo('ceiling'))),
     S('lift', all(some(alone, of(...TRUNK)), going('up')), { part: 'whole body' }),
     S('shift', all(alone, going('back')), { part: 'hip', both: true }),
     S('shift', all(of('hip', 'pelvis'), going('back', 'forward'))),
