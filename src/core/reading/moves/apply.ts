@@ -84,7 +84,9 @@ const TRUNK: Partial<Record<Instruction['action'], Trunk>> = {
       : n.part === 'chest' || n.part === 'ribs' || n.part === 'low back'
         ? postureOf(s) === 'prone'
           ? trunk.rise(s, n)
-          : true
+          : postureOf(s) === 'supine' && n.part === 'chest'
+            ? trunk.chestOffBack(s, n)
+            : true
         : trunk.rise(s, n),
   lower: trunk.lowerTrunk,
   rotate: trunk.tipPelvis,
@@ -169,7 +171,8 @@ function comeTo(s: Stance, n: Instruction): boolean {
     }
     case 'sit': {
       const heels = n.places.some(
-        ({ part }) => part === 'heel' || part === 'foot' || part === 'shin'
+        ({ part, relation }) =>
+          relation !== 'between' && (part === 'heel' || part === 'foot' || part === 'shin')
       )
       const on = n.places.find(
         ({ thing }) => thing && ['chair', 'blanket', 'block', 'bolster'].includes(thing)
@@ -185,6 +188,17 @@ function comeTo(s: Stance, n: Instruction): boolean {
           return true
         }
         takeStart(s, 'heel-seat')
+        return true
+      }
+      const between = n.places.some(
+        ({ part, relation }) => relation === 'between' && (part === 'heel' || part === 'foot')
+      )
+      if (between) {
+        // Between the heels, on the floor.
+        takeStart(s, 'heel-seat')
+        put(s, 'sit bones', 'floor')
+        for (const side of SIDES)
+          setOn(s, side, 'Hip', { flexion: 80, abduction: 2, rotation: -20 })
         return true
       }
       if (on?.thing === 'chair') {
@@ -284,6 +298,13 @@ export function apply(s: Stance, n: Instruction): Done {
   )
     return arms.loopStrap(s, n) ? 'moved' : 'unsure'
   if (n.prop) return propUnder(s, n)
+  // A foot is held with both hands, a toe with the hand beside it, when no hand is told.
+  if (n.action === 'hold' && n.side === null) {
+    const [held] = n.places
+    const own =
+      held?.part === 'toes' && (held.side === 'left' || held.side === 'right') ? held.side : 'both'
+    return held?.part && limbOf(held.part) === 'leg' ? apply(s, { ...n, side: own }) : 'unsure'
+  }
   if (n.action === 'walk' && n.part !== 'whole body') return legs.walk(s, n) ? 'moved' : 'unsure'
   if (n.action === 'clasp') return arms.clasp(s, n) ? 'moved' : 'unsure'
   if (n.action === 'cross' && limbOf(n.part) === 'arm')

@@ -12,6 +12,7 @@ import {
   flatHand,
   FLOOR,
   freeArm,
+  freeLeg,
   get,
   hang,
   onLimb,
@@ -625,6 +626,25 @@ export function hold(s: Stance, n: Instruction, side: Side | null): boolean {
       rotation: -60,
     })
     setOn(s, side, 'Elbow', { flexion: 92 })
+    return true
+  }
+  const foot = placeOn(n, 'foot', 'ankle', 'heel', 'toes', 'shin')
+  const behind =
+    postureOf(s) === 'standing' && foot?.side === side && get(s, `${side}Knee`, 'flexion') > 25
+  if (behind && get(s, `${side}Hip`, 'flexion') < 30 && get(s, 'pelvis', 'tilt') < 40) {
+    // A foot that is taken up behind.
+    freeLeg(s, side)
+    freeArm(s, side)
+    put(
+      s,
+      `${side} hand`,
+      `${side} ${foot!.part === 'ankle' || foot!.part === 'shin' ? 'shin' : 'foot'}`,
+      foot!.part === 'shin' ? 0.6 : foot!.part === 'ankle' ? 0.92 : 0.5
+    )
+    setOn(s, side, 'Hip', { flexion: -10, abduction: 0, rotation: 0 })
+    setOn(s, side, 'Knee', { flexion: 120 })
+    setOn(s, side, 'Shoulder', { flexion: -35, abduction: 8, rotation: 0 })
+    setOn(s, side, 'Elbow', { flexion: 10 })
     return true
   }
   return placeArm(s, { ...n, part: 'hand' }, side)

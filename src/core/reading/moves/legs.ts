@@ -1154,6 +1154,8 @@ export function walk(s: Stance, n: Instruction): boolean {
     if (partIn(n, 'hand')) takeStart(s, 'standing-fold')
     return true
   }
+  if (posture === 'standing' && has(n, 'back') && touches(s, /palm$/, /^(?:wall|chair)$/))
+    return true
   if (posture === 'standing' && has(n, 'back') && get(s, 'pelvis', 'tilt') > 50) {
     takeStart(s, 'plank')
     return true

@@ -145,7 +145,7 @@ export function postureOf(s: Stance): Posture {
   if (floor(/outer foot$/) && floor(/hip$/) && floor(/top of foot$/)) return 'pigeon'
   if (floor(/^(?:left|right) (?:hip|shoulder)$/) && !floor(/shin|palm/)) return 'side-lying'
   if (floor(/^(?:belly|chest)$/) && !floor(/shin$/)) return 'prone'
-  if (floor(/^back$/)) return 'supine'
+  if (floor(/^back$/) || (floor(/^pelvis$/) && floor(/^(?:head|crown)$/))) return 'supine'
   if (floor(/^shoulders$/)) return 'bridge'
   if (floor(/^sit bones?$|(?:left|right) sit bone$/)) return 'seated'
   const hands = floor(/palm|forearm|fist|elbow|fingertips/)

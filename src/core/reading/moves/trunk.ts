@@ -80,6 +80,15 @@ export function fold(s: Stance, n: Instruction): boolean {
   const [tilt, lowBack, ribs, neck] = whole
   if (posture === 'heel seat') return foldOnHeels(s, n)
   if (posture === 'pigeon') return foldOverShin(s)
+  if (posture === 'standing' && touches(s, /palm$/, /^wall$/)) {
+    // Hands on a wall: the back comes level between them and the hips.
+    tipTo(s, 84)
+    curve(s, 0, 0, 6)
+    for (const side of SIDES)
+      setOn(s, side, 'Shoulder', { flexion: 172, abduction: 0, rotation: 0 })
+    s.wall = 0.76
+    return true
+  }
   const flat = has(n, 'long', 'straight', 'level')
   tipTo(s, tilt * (share < 1 ? Math.max(share, 0.3) : 1))
   const round = flat || share < 1 ? 0.2 : 1
@@ -231,6 +240,25 @@ function chestUp(s: Stance, n: Instruction): boolean {
       setOn(s, side, 'Shoulder', { flexion: -28, abduction: 14, rotation: 0 })
       setOn(s, side, 'Elbow', { flexion: 2 })
     }
+  }
+  return true
+}
+
+/** The chest comes up from the back, on the forearms; the head tips back. */
+export function chestOffBack(s: Stance, n: Instruction): boolean {
+  // Lifted within itself, the breastbone moves nothing.
+  if (n.word !== 'chest' || s.straps.length > 0 || SIDES.some((side) => !touches(s, legOf(side))))
+    return true
+  drop(s, /^(?:back|shoulders)$/)
+  put(s, 'pelvis', 'floor')
+  put(s, 'head', 'floor')
+  curve(s, -20, -25, -42)
+  for (const side of SIDES) {
+    freeArm(s, side)
+    put(s, `${side} forearm`, 'floor')
+    setOn(s, side, 'Shoulder', { flexion: -38, abduction: 8, rotation: 0 })
+    setOn(s, side, 'Elbow', { flexion: 62 })
+    setOn(s, side, 'Forearm', { pronation: 150 })
   }
   return true
 }
@@ -652,7 +680,13 @@ export function lowerHead(s: Stance, n: Instruction): boolean {
     // A shoulder that lies there has brought its ear along.
     if (touches(s, /ear$/) && part === 'head') return true
     if (posture === 'standing' && get(s, 'pelvis', 'tilt') < 60) return false
-    if (posture === 'supine' && surface === 'floor') return true
+    if (posture === 'supine' && surface === 'floor') {
+      if (part === 'crown' && touches(s, /^head$/)) {
+        drop(s, /^head$/)
+        put(s, 'crown', 'floor')
+      }
+      return true
+    }
     drop(s, /^(?:forehead|head|chin|crown)$/)
     put(s, part, surface)
     return true

@@ -74,7 +74,7 @@ const S = (action: Action, holds?: Holds, more: Omit<Sense, 'action' | 'holds'> 
 
 const PLACING: Sense[] = [
   S('close', going('together')),
-  S('lift', all(of(...ARMS), some(going('up', 'high'), related('level with')))),
+  S('lift', all(of(...ARMS), some(going('up', 'high'), all(related('level with'), not(onThing))))),
   S('step', all(of('foot', 'leg'), going('forward', 'back', 'out'))),
   S('lift', all(of(...LEGS), going('up', 'high'))),
   S(
