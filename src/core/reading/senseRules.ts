@@ -431,13 +431,13 @@ function propsNamed(card: Card): Found[] {
 }
 
 function propsUsed(card: Card): Found[] {
+  // A card that is hardly written uses nothing yet.
+  if (card.enter.length === 0) return []
   const { props } = readerOf(card.language)!
   const texts = [
     ...textsOf(card).map(({ text }) => text),
     ...card.ladder.flatMap((rung) => [rung.name, ...rung.props]),
   ]
-  // A card that is hardly written uses nothing yet.
-  if (card.enter.length === 0) return []
   const surfaces = keyframesOf(card).frames.flatMap(({ figure }) => [
     ...figure.contacts.map(({ on }) => on),
     ...(figure.straps.length > 0 ? ['strap'] : []),
@@ -528,6 +528,10 @@ function opposite(a: Instruction, b: Instruction): boolean {
   )
 }
 
+/** What a cue asks for: keep the hip high while the knees straighten asks for the hip alone. */
+const asks = ({ instructions }: ReadLine) =>
+  instructions[0]?.keeps ? instructions.filter(({ keeps }) => keeps) : instructions
+
 function askedOpposite(card: Card): Found[] {
   const all = cues(card)
   const onOne = (i: number) => card.alignment[Number(/\[(\d+)\]/.exec(all[i]!.where)![1])]!.on
@@ -536,7 +540,7 @@ function askedOpposite(card: Card): Found[] {
       (other, k) =>
         k < i &&
         (onOne(k) === onOne(i) || onOne(k) === 'both' || onOne(i) === 'both') &&
-        other.instructions.some((a) => line.instructions.some((b) => opposite(a, b)))
+        asks(other).some((a) => asks(line).some((b) => opposite(a, b)))
     )
     return before < 0
       ? []

@@ -1,4 +1,4 @@
-import { type Card, type Caution, type Cue, freshId, type Side } from '../card'
+import { type Card, type Caution, type Cue, freshId, REGIONS, type Side } from '../card'
 import { type HandWork, type LegWork, lexiconOf } from '../language'
 import { otherSide } from './mirrorCard'
 
@@ -82,11 +82,19 @@ export const mirroredCurve = (curve: Curve): Curve => ({
   ...(curve.lowBack ? { lowBack: otherSide(curve.lowBack) } : {}),
 })
 
+const rank = ({ region }: Cue) => REGIONS.indexOf(region)
+
+/** A cue takes its place from the ground up, after those of its region. */
+function inOrder(cues: readonly Cue[], cue: Cue): Cue[] {
+  const after = cues.findLastIndex((each) => rank(each) <= rank(cue))
+  return cues.toSpliced(after + 1, 0, cue)
+}
+
 /** The card with the work of a curve pattern added: cues, caution and props. */
 export function withUnevenWork(card: Card, { cues, caution, props }: UnevenWork): Card {
   return {
     ...card,
-    alignment: [...card.alignment, ...cues],
+    alignment: cues.reduce(inOrder, card.alignment),
     cautions: card.cautions.some((each) => each.condition === caution.condition)
       ? card.cautions
       : [...card.cautions, caution],
