@@ -40,7 +40,12 @@ export function WordRows({ list, ids, box }: Props) {
   const words = useWords()
   const bench = useBenchStore()
   const sided = useBench((state) => state.card.sides === 'sided')
-  const [here, setHere] = useState<{ row: string; side: Side | null } | null>(null)
+  const [here, setHere] = useState<{
+    row: string
+    side: Side | null
+    /** Only pointed at: then it lies over what is below, and moves nothing. */
+    hovered: boolean
+  } | null>(null)
   const forms = useStore(words, (state) => state.forms)
   const [pulled, setPulled] = useState<FormDrawn | null>(null)
 
@@ -51,39 +56,64 @@ export function WordRows({ list, ids, box }: Props) {
       target instanceof Element
         ? (target.closest<HTMLElement>('[data-row]')?.dataset.row ?? null)
         : null
-    /** The row that one looks at, and the half of it. */
-    const lookAt = (target: EventTarget | null) => {
-      const row = rowOf(target)
-      const half =
-        target instanceof Element
-          ? (target.closest('[data-half]') ?? target.querySelector('[data-half]'))
-          : null
-      const side = half instanceof HTMLElement ? (half.dataset.half as Side) : null
-      setHere((before) =>
-        row === null ? null : before?.row === row && before.side === side ? before : { row, side }
-      )
+    // While the pointer is pressed nothing moves: what is pressed is to be there when it is let go.
+    let pressed = false
+    let waits: (() => void) | null = null
+    const quietly = (work: () => void) => {
+      if (pressed) waits = work
+      else work()
     }
+    const letGo = () => {
+      pressed = false
+      setTimeout(() => {
+        waits?.()
+        waits = null
+      })
+    }
+    /** The row that one looks at, and the half of it. */
+    const lookAt = (target: EventTarget | null, hovered: boolean) =>
+      quietly(() => {
+        const row = rowOf(target)
+        const half =
+          target instanceof Element
+            ? (target.closest('[data-half]') ?? target.querySelector('[data-half]'))
+            : null
+        const side = half instanceof HTMLElement ? (half.dataset.half as Side) : null
+        setHere((before) =>
+          row === null
+            ? null
+            : before?.row === row && before.side === side && before.hovered === hovered
+              ? before
+              : { row, side, hovered }
+        )
+      })
+    const leave = () => quietly(() => setHere(null))
+    const within = (target: EventTarget | null) =>
+      target instanceof Node && element.contains(target)
     const gone = new AbortController()
     const { signal } = gone
-    element.addEventListener('focusin', ({ target }) => lookAt(target), { signal })
+    window.addEventListener('pointerdown', () => (pressed = true), { signal, capture: true })
+    window.addEventListener('pointerup', letGo, { signal, capture: true })
+    window.addEventListener('pointercancel', letGo, { signal, capture: true })
+    element.addEventListener('focusin', ({ target }) => lookAt(target, false), { signal })
     element.addEventListener(
       'pointerover',
       ({ target }) => {
-        if (!element.contains(document.activeElement)) lookAt(target)
+        if (!within(document.activeElement)) lookAt(target, true)
       },
       { signal }
     )
     element.addEventListener(
       'focusout',
       ({ relatedTarget }) => {
-        if (!(relatedTarget instanceof Node) || !element.contains(relatedTarget)) setHere(null)
+        if (!within(relatedTarget)) leave()
       },
       { signal }
     )
     element.addEventListener(
       'pointerleave',
       () => {
-        if (!element.contains(document.activeElement)) setHere(null)
+        if (!within(document.activeElement)) leave()
       },
       { signal }
     )
@@ -124,6 +154,7 @@ export function WordRows({ list, ids, box }: Props) {
             words={words}
             where={`${list}[${ids.indexOf(here.row)}].text`}
             side={here.side}
+            over={here.hovered}
           />
         </Slot>
       )}
@@ -208,7 +239,17 @@ function Form({
 }
 
 /** What was understood of a line, word by word; and what was not. */
-function Understood({ words, where, side }: { words: Words; where: string; side: Side | null }) {
+function Understood({
+  words,
+  where,
+  side,
+  over,
+}: {
+  words: Words
+  where: string
+  side: Side | null
+  over: boolean
+}) {
   const line = useStore(
     words,
     ({ lines }) =>
@@ -217,7 +258,10 @@ function Understood({ words, where, side }: { words: Words; where: string; side:
   )
   if (!line?.text) return null
   return (
-    <p className={classes.understood} aria-label="What was understood">
+    <p
+      className={`${classes.understood} ${over ? classes.over : ''}`}
+      aria-label="What was understood"
+    >
       {piecesOf(line).map(({ text, asks, unread }, i) => (
         <span key={i} className={asks ? classes.read : unread ? classes.unread : classes.between}>
           <span>{text}</span>
