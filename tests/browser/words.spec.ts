@@ -16,6 +16,14 @@ async function write(page: Page, lines: string[]) {
   }
 }
 
+/** Plays the card of a page; again, should the page not have been awake yet. */
+async function play(page: Page) {
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Play', exact: true }).first().click({ timeout: 2000 })
+    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 2000 })
+  }).toPass()
+}
+
 const draft = (page: Page, step: number) =>
   page.getByRole('button', { name: `Drawn from the words: step ${step}, right leads` })
 const kept = (page: Page, step: number) =>
@@ -82,7 +90,7 @@ test('a card plays: on its breath, line by line, stepped, scrubbed and paused', 
   page,
 }) => {
   await page.goto('/cards/gate')
-  await page.getByRole('button', { name: 'Play', exact: true }).click()
+  await play(page)
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('Step the right leg out to the side, foot flat.')).toBeVisible()
   await expectAccessible(page, '[role="dialog"]')
@@ -104,7 +112,7 @@ test('a card plays: on its breath, line by line, stepped, scrubbed and paused', 
 test('with reduced motion it goes from form to form', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' })
   await page.goto('/cards/bridge')
-  await page.getByRole('button', { name: 'Play', exact: true }).click()
+  await play(page)
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('Press the feet.')).toBeVisible()
   await dialog.getByText('4 ×').click()
