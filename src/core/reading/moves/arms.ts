@@ -1,7 +1,7 @@
 import type { Side } from '../../card'
-import type { Instruction, Place, Way } from '../../language'
+import type { Instruction, Place } from '../../language'
 import { add, apply, jointOf, type Vec } from '../../figure'
-import { shareOf, surfaceOf } from './legs'
+import { surfaceOf } from './legs'
 import {
   across,
   ahead,
@@ -27,15 +27,10 @@ import {
   type Stance,
   touches,
 } from './stance'
+import { has, partIn, shareOf, thingIn } from './told'
 import { turnTrunk } from './trunk'
 
 /** How far each movement of an arm goes when the words do not say: common practice, no source. */
-
-const has = (n: Instruction, ...ways: Way[]) => ways.some((way) => n.ways.includes(way))
-const thingIn = (n: Instruction, ...things: string[]) =>
-  n.places.some(({ thing }) => thing !== undefined && things.includes(thing))
-const placeOn = (n: Instruction, ...parts: string[]): Place | undefined =>
-  n.places.find(({ part }) => part !== undefined && parts.includes(part))
 
 /** Beside the ears, in line with the trunk. */
 function overhead(s: Stance, side: Side, single: boolean): void {
@@ -298,7 +293,7 @@ export function placeArm(s: Stance, n: Instruction, side: Side | null): boolean 
   )
     return lowerArm(s, { ...n, places: [] }, side)
   if (n.part === 'arm' && has(n, 'back') && posture === 'side-lying') return armBackAcross(s, side)
-  const onChest = placeOn(
+  const onChest = partIn(
     n,
     'chest',
     'head',
@@ -559,7 +554,7 @@ function onTrunk(s: Stance, n: Instruction, side: Side, { part, relation }: Plac
 }
 
 export function clasp(s: Stance, n: Instruction): boolean {
-  const place = placeOn(
+  const place = partIn(
     n,
     'spine',
     'low back',
@@ -618,7 +613,7 @@ export function hold(s: Stance, n: Instruction, side: Side | null): boolean {
     const foot = s.straps[0]?.find((end) => /sole|foot/.test(String(end)))
     return foot !== undefined
   }
-  if (placeOn(n, 'elbow', 'forearm')) {
+  if (partIn(n, 'elbow', 'forearm')) {
     freeArm(s, side)
     setOn(s, side, 'Shoulder', {
       flexion: get(s, 'pelvis', 'tilt') > 50 ? 150 : 60,
@@ -628,7 +623,7 @@ export function hold(s: Stance, n: Instruction, side: Side | null): boolean {
     setOn(s, side, 'Elbow', { flexion: 92 })
     return true
   }
-  const foot = placeOn(n, 'foot', 'ankle', 'heel', 'toes', 'shin')
+  const foot = partIn(n, 'foot', 'ankle', 'heel', 'toes', 'shin')
   const behind =
     postureOf(s) === 'standing' && foot?.side === side && get(s, `${side}Knee`, 'flexion') > 25
   if (behind && get(s, `${side}Hip`, 'flexion') < 30 && get(s, 'pelvis', 'tilt') < 40) {

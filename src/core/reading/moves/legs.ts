@@ -1,5 +1,5 @@
 import type { Side } from '../../card'
-import type { Instruction, Place, Way } from '../../language'
+import type { Instruction } from '../../language'
 import { sub, type Vec } from '../../figure'
 import {
   across,
@@ -22,20 +22,9 @@ import {
   tipTo,
   touches,
 } from './stance'
+import { degreesOf, has, partIn, shareOf, thingIn } from './told'
 
 /** How far each movement of a leg goes when the words do not say: common practice, no source. */
-
-const has = (n: Instruction, ...ways: Way[]) => ways.some((way) => n.ways.includes(way))
-const thingIn = (n: Instruction, ...things: string[]) =>
-  n.places.some(({ thing }) => thing !== undefined && things.includes(thing))
-const partIn = (n: Instruction, ...parts: string[]): Place | undefined =>
-  n.places.find(({ part }) => part !== undefined && parts.includes(part))
-
-/** How much of a whole movement is asked for: a little, half, all of it. */
-export const shareOf = (n: Instruction): number =>
-  n.amount?.unit === 'part of the way' ? n.amount.value! : 1
-export const degreesOf = (n: Instruction, usual: number): number =>
-  n.amount?.unit === 'deg' ? n.amount.value! : usual * shareOf(n)
 
 /** A foot that stands flat on the floor. */
 export function stand(s: Stance, side: Side, part = 'sole', on = 'floor'): void {

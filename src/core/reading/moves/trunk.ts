@@ -1,6 +1,6 @@
 import type { Side } from '../../card'
-import type { Instruction, Way } from '../../language'
-import { degreesOf, onShoulders, shareOf } from './legs'
+import type { Instruction } from '../../language'
+import { onShoulders } from './legs'
 import {
   ANY_ARM,
   carrying,
@@ -20,12 +20,9 @@ import {
   tipTo,
   touches,
 } from './stance'
+import { degreesOf, has, shareOf, thingIn } from './told'
 
 /** How far each movement of the trunk goes when the words do not say: common practice, no source. */
-
-const has = (n: Instruction, ...ways: Way[]) => ways.some((way) => n.ways.includes(way))
-const thing = (n: Instruction, ...things: string[]) =>
-  n.places.find((place) => place.thing !== undefined && things.includes(place.thing))
 
 const signOf = (n: Instruction): number => (has(n, 'left') ? 1 : has(n, 'right') ? -1 : 0)
 
@@ -45,7 +42,7 @@ export function twist(s: Stance, n: Instruction): boolean {
   }
   const sign = signOf(n)
   if (sign === 0) {
-    if (has(n, 'up', 'out') || thing(n, 'ceiling')) return get(s, 'ribs', 'rotation') !== 0
+    if (has(n, 'up', 'out') || thingIn(n, 'ceiling')) return get(s, 'ribs', 'rotation') !== 0
     // More of the turn that there is already.
     return get(s, 'ribs', 'rotation') !== 0
   }
@@ -124,7 +121,7 @@ function foldOverShin(s: Stance): boolean {
 
 /** Forward over the thighs, from the heels: to the floor, or over a bolster. */
 function foldOnHeels(s: Stance, n: Instruction): boolean {
-  const prop = thing(n, 'bolster', 'blanket', 'chair', 'block')?.thing
+  const prop = thingIn(n, 'bolster', 'blanket', 'chair', 'block')?.thing
   for (const side of SIDES) freeArm(s, side)
   if (prop === 'bolster') {
     tipTo(s, 55)
@@ -408,7 +405,7 @@ export function lowerTrunk(s: Stance, n: Instruction): boolean {
       posture === 'kneeling' ||
       posture === 'heel seat'
     ) {
-      if (thing(n, 'floor') && n.part === 'whole body') return false
+      if (thingIn(n, 'floor') && n.part === 'whole body') return false
       return fold(s, { ...n, ways: ['forward'] })
     }
     if (posture === 'fours') {
@@ -568,7 +565,7 @@ export function lengthen(s: Stance, n: Instruction): boolean {
 
 export function tipPelvis(s: Stance, n: Instruction): boolean {
   const posture = postureOf(s)
-  if (!has(n, 'forward', 'back', 'up', 'under', 'down') && !thing(n, 'ceiling'))
+  if (!has(n, 'forward', 'back', 'up', 'under', 'down') && !thingIn(n, 'ceiling'))
     return n.places.length > 0
   if (posture === 'seated') {
     if (has(n, 'forward')) tipTo(s, get(s, 'pelvis', 'tilt') + 20)
@@ -635,13 +632,13 @@ export function turnHead(s: Stance, n: Instruction): boolean {
     set(s, 'neck', { rotation: degreesOf(n, 52) * way })
     return true
   }
-  if (has(n, 'up') || thing(n, 'ceiling')) {
+  if (has(n, 'up') || thingIn(n, 'ceiling')) {
     set(s, 'neck', { flexion: -24 })
     return true
   }
   if (
     has(n, 'down') ||
-    thing(n, 'floor', 'mat') ||
+    thingIn(n, 'floor', 'mat') ||
     n.places.some(({ part }) => ['toes', 'foot', 'low back'].includes(part ?? ''))
   ) {
     set(s, 'neck', { flexion: 16 })
@@ -662,7 +659,7 @@ export function tuckChin(s: Stance): boolean {
 }
 
 export function lowerHead(s: Stance, n: Instruction): boolean {
-  const on = thing(n, 'floor', 'mat', 'bolster', 'blanket', 'block', 'chair')
+  const on = thingIn(n, 'floor', 'mat', 'bolster', 'blanket', 'block', 'chair')
   const posture = postureOf(s)
   if (on) {
     const surface = on.thing === 'mat' ? 'floor' : on.thing === 'block' ? 'block low' : on.thing!
