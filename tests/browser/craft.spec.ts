@@ -49,12 +49,12 @@ test('a curve pattern gives its work to the hollow side', async ({ page, request
   await expect(dialog.getByText('Raise the left hand on a flat block.')).toBeVisible()
   await expectAccessible(page, '[role="dialog"]')
   await dialog.getByRole('button', { name: 'Add to the card' }).click()
-  await expect(field(page, 'alignment[0].text', 'left')).toHaveValue(
+  await expect(field(page, 'alignment[3].text', 'left')).toHaveValue(
     'Raise the {left} hand on a flat block.'
   )
   await saved(page)
   const { card } = await (await request.get(`/api/cards/${id}`)).json()
-  expect(card.alignment[0]).toMatchObject({ on: 'left-only', region: 'wrists and hands' })
+  expect(card.alignment[3]).toMatchObject({ on: 'left-only', region: 'wrists and hands' })
   expect(card.cautions[0]).toMatchObject({ condition: 'scoliosis', verdict: 'ask-first' })
   expect(card.setUp.props).toEqual(['block'])
 })
