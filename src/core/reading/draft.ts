@@ -186,7 +186,6 @@ const copyOf = (s: Stance): Stance => ({
   ...s,
   angles: [...s.angles],
   contacts: [...s.contacts],
-  tucked: new Set(s.tucked),
 })
 
 /** Whether nothing was moved from one stance to the next. */
@@ -270,13 +269,13 @@ function beginOf(
 const kepts = new WeakMap<Figure, Map<string, Stance>>()
 
 /** A form that the trainer keeps, as a stance: the words go on from it. */
-function stanceKept(figure: Figure, { lead, acrossMat, tucked }: Stance): Stance {
+function stanceKept(figure: Figure, { lead, acrossMat }: Stance): Stance {
   const known = kepts.get(figure) ?? new Map<string, Stance>()
   kepts.set(figure, known)
-  const key = [lead, acrossMat, ...tucked].join()
+  const key = [lead, acrossMat].join()
   const before = known.get(key)
   if (before) return before
-  const now = { ...stanceOf(figure, lead), acrossMat, tucked }
+  const now = { ...stanceOf(figure, lead), acrossMat }
   known.set(key, now)
   return now
 }

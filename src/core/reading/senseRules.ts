@@ -29,6 +29,7 @@ import {
   SAY,
   type Way,
 } from '../language'
+import { otherSide } from '../sides'
 import { finalDraft, type Form, formsOf } from './draft'
 import { readCard, readLine, type ReadLine } from './readLine'
 import { limbOf } from './settle'
@@ -58,7 +59,6 @@ const steps = (card: Card) => readCard(card).filter(isStep)
 const cues = (card: Card) => readCard(card).filter(({ field }) => field === 'alignment')
 
 const SIDES: readonly Side[] = ['left', 'right']
-const across = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 const oneSide = (side: Instruction['side'] | undefined): side is Side =>
   side === 'left' || side === 'right'
 
@@ -131,7 +131,7 @@ function against(card: Card, told: readonly Instruction[], words: Figure, kept: 
     sideways('side-bend', leans)
   }
   for (const side of SIDES) {
-    const other = across(side)
+    const other = otherSide(side)
     const named = (parts: readonly BodyPart[]) =>
       last((n) => parts.includes(n.part) && (n.side === side || n.side === 'both') && !n.keeps)
     for (const [pattern, parts] of [
@@ -279,9 +279,9 @@ function stillBusy(card: Card): Found[] {
           ({ part }) =>
             LEG_ON.exec(part)?.[1] === n.side ||
             /^(?:left|right) (?:hand|forearm|elbow)$/.test(part) ||
-            (LEG_ON.exec(part) !== null && !onFloor(figure, across(n.side as Side)))
+            (LEG_ON.exec(part) !== null && !onFloor(figure, otherSide(n.side as Side)))
         ) &&
-        !onFloor(figure, across(n.side))
+        !onFloor(figure, otherSide(n.side))
       const lifts = n.action === 'lift' || (n.action === 'step' && limb === 'leg')
       if (limb === 'leg' && lifts && ['foot', 'leg', 'knee'].includes(n.part) && alone && !hops)
         found.push({ where, message: SAY.sense.carries(n.side) })
@@ -352,7 +352,7 @@ function takenBack(card: Card): Found[] {
     if (
       onLimbs(end) &&
       !onFloor(end, side) &&
-      onFloor(end, across(side)) &&
+      onFloor(end, otherSide(side)) &&
       onFloor(start, side) &&
       !untold(card, /\b(?:foot|feet|legs?|knees?)\b/i)
     )

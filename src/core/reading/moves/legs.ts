@@ -1060,7 +1060,6 @@ export function ankle(s: Stance, n: Instruction, side: Side | null, dorsiflexion
 
 export function tuckToes(s: Stance, side: Side | null): boolean {
   if (!side) return false
-  s.tucked.add(side)
   if (touches(s, new RegExp(`^${side} top of foot$`))) {
     drop(s, new RegExp(`^${side} top of foot$`))
     put(s, `${side} toes`, 'floor')

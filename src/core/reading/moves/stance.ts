@@ -2,6 +2,7 @@ import type { Side } from '../../card'
 import {
   add,
   ANGLES,
+  anglesOf,
   apply,
   askedAngles,
   type Body,
@@ -39,12 +40,10 @@ export interface Stance {
   lead: Side | null
   /** Whether the long edge of the mat is ahead: then a step back goes out to the side. */
   acrossMat: boolean
-  /** Feet whose toes are tucked under. */
-  tucked: Set<Side>
 }
 
 export const SIDES: readonly Side[] = ['left', 'right']
-export const across = (side: Side): Side => (side === 'left' ? 'right' : 'left')
+export { otherSide as across } from '../../sides'
 
 const seg = (side: Side, name: string) => `${side}${name}` as Segment
 
@@ -58,20 +57,18 @@ export function stanceOf(whole: Figure, lead: Side | null): Stance {
     kept: whole.body ? { body: whole.body } : {},
     lead,
     acrossMat: false,
-    tucked: new Set(),
   }
 }
 
-const tenth = (value: number) => Math.round(value * 10) / 10 + 0
-
 /** The stance as a figure: angles to a tenth of a degree. */
 export function figureOf({ angles, contacts, straps, wall, kept }: Stance): Figure {
-  const told: Figure['angles'] = {}
-  ANGLES.forEach(({ joint, angle }, i) => {
-    const value = tenth(angles[i]!)
-    if (value !== 0) (told[joint] ??= {})[angle] = value
-  })
-  return { angles: told, contacts, straps, ...(wall === undefined ? {} : { wall }), ...kept }
+  return {
+    angles: anglesOf({ root: [0, 0, 0], angles }),
+    contacts,
+    straps,
+    ...(wall === undefined ? {} : { wall }),
+    ...kept,
+  }
 }
 
 export const get = (s: Stance, joint: string, angle: string): number =>

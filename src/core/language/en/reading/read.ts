@@ -1002,15 +1002,7 @@ class Reading {
       // A prop that is set under or between parts: told of the part that it comes to.
       this.push(
         'place',
-        {
-          part: at.part!,
-          word: at.word,
-          side: at.side ?? null,
-          ...(at.role ? { role: at.role } : {}),
-          many: false,
-          from,
-          end,
-        },
+        nounOf(at, from, end),
         { ...told, places: [{ relation: 'on', thing: prop, word: prop }] },
         from,
         end,
@@ -1081,15 +1073,7 @@ class Reading {
       if (of && !(told.ways.includes('up') && sense)) {
         this.push(
           of.action,
-          {
-            part: through.part!,
-            word: through.word,
-            side: through.side ?? null,
-            ...(through.role ? { role: through.role } : {}),
-            many: false,
-            from,
-            end,
-          },
+          nounOf(through, from, end),
           { ...told, places: told.places.filter((place) => place !== through) },
           from,
           end
@@ -1375,6 +1359,17 @@ class Reading {
     return null
   }
 }
+
+/** A part that a line names as a place, as what is moved. */
+const nounOf = ({ part, word, side = null, role }: Place, from: number, end: number): Noun => ({
+  part: part!,
+  word,
+  side,
+  ...(role ? { role } : {}),
+  many: false,
+  from,
+  end,
+})
 
 const withWay = (told: Told, way?: Way): Told =>
   way &&

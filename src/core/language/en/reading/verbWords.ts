@@ -229,7 +229,6 @@ export const VERBS: Record<string, Sense[]> = {
   ],
   pivot: [S('rotate', (a) => a.part !== null)],
   spin: [S('rotate', (a) => a.part !== null)],
-  revert: [S('rotate', (a) => a.part !== null)],
   unwind: [S('release', undefined, { part: 'spine', way: 'middle' })],
   untwist: [S('release', undefined, { part: 'spine', way: 'middle' })],
   fold: [
