@@ -214,7 +214,6 @@ export async function startCluster(
   const bin = postgresBin()
   const data = dataHome(name)
   const log = path.join(path.dirname(data), `${name}.log`)
-  const secrets = secretsOf(name)
   fs.mkdirSync(dotDir, { recursive: true })
 
   const pgCtl = (...args) =>
@@ -261,8 +260,10 @@ export async function startCluster(
     }
   }
 
-  const { port, already } = await alone(async () => {
+  const { port, already, password, file } = await alone(async () => {
     sweep(bin, name)
+    // Only now: a command that had its turn before this one may just have written it.
+    const secrets = secretsOf(name)
     const made = fs.existsSync(path.join(data, 'PG_VERSION'))
     if (made && !secrets.known)
       throw new SetUpError(
@@ -275,13 +276,11 @@ export async function startCluster(
     // The password first: a folder without it would be lost.
     if (!secrets.known) secrets.keep(known)
     if (!made) makeCluster(bin, data, known.password)
-    secrets.known = known
     const up1 = await up(onPort || known.port)
     if (known.port !== up1.port) secrets.keep({ ...known, port: up1.port })
     users(name).signIn()
-    return up1
+    return { ...up1, password: known.password, file: secrets.file }
   })
-  const { password } = secrets.known
 
   const stop = () =>
     alone(async () => {
@@ -290,7 +289,7 @@ export async function startCluster(
       users(name).forget()
       if (throwaway) {
         fs.rmSync(data, { recursive: true, force: true })
-        fs.rmSync(secrets.file, { force: true })
+        fs.rmSync(file, { force: true })
         fs.rmSync(log, { force: true })
       }
     })

@@ -60,7 +60,14 @@ class Command {
   }
 
   async hears(): Promise<Record<string, unknown>> {
-    const line = this.said.shift() ?? (await new Promise<string>((r) => this.waiting.push(r)))
+    const line =
+      this.said.shift() ??
+      (await Promise.race([
+        new Promise<string>((r) => this.waiting.push(r)),
+        this.ended.then((code) =>
+          Promise.reject(new Error(`It ended (${code}) and said nothing.`))
+        ),
+      ]))
     return JSON.parse(line)
   }
 
@@ -82,6 +89,11 @@ class Command {
     this.tell('stop')
     await this.ended
   }
+}
+
+const startOf = (pid: number) => {
+  const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')
+  return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19]
 }
 
 const reaches = (url: unknown) => {
@@ -118,6 +130,20 @@ test('two commands share one cluster; the last one that leaves stops it, and its
   const three = new Command()
   expect(await three.hears()).toEqual({ url: first.url, already: false })
   await three.stop()
+})
+
+test('a command that waits its turn reads the password that the one before it has just written', async () => {
+  const last = new Command('throwaway')
+  await last.hears()
+  await last.stop()
+  // Held until the second one has come as far as the lock.
+  writeFileSync(path.join(dotDir, 'cluster.lock'), `${process.pid} ${startOf(process.pid)}`)
+  const both = [new Command(), new Command()]
+  await new Promise((resolve) => setTimeout(resolve, 1500))
+  rmSync(path.join(dotDir, 'cluster.lock'))
+  const [first, second] = await Promise.all(both.map((each) => each.hears()))
+  expect(second.url).toBe(first.url)
+  for (const each of both) await each.stop()
 })
 
 test('one that was killed is not counted, and its lock and its server are taken over', async () => {
