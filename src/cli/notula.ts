@@ -66,6 +66,16 @@ async function run(argv: string[]): Promise<number> {
       code = (await import('./verbs/figure')).figure(file, options)
     })
   program
+    .command('ladder')
+    .description('tell what each rung asks of the body, their order, and for whom they are open')
+    .argument('<file>')
+    .option('--json', 'as JSON')
+    .option('--why', 'what each number was worked out from')
+    .option('--body <file>', 'what a person can do, as JSON: {"straightLegRaise": 60, …}')
+    .action(async (file, options) => {
+      code = (await import('./verbs/ladder')).ladder(file, options)
+    })
+  program
     .command('read')
     .description('tell what lines ask the body to do: of the standard input, or of a card')
     .argument('[file]')

@@ -112,6 +112,14 @@ const step = fc
       : { repeatMost: one.repeat + repeatMost }),
   }))
 
+const cue = fc.record({
+  id,
+  region: fc.constantFrom(...REGIONS),
+  text,
+  on,
+  measure: maybe(fc.record({ name: short, target: number, tolerance: number, unit: short })),
+})
+
 const rung = fc.record({
   id,
   name: text,
@@ -122,6 +130,14 @@ const rung = fc.record({
     add: few(fc.record({ after: maybe(id), step })),
     omit: few(id),
   }),
+  cues: maybe(
+    fc.record({
+      replace: few(fc.record({ cue: id, text })),
+      add: few(cue),
+      omit: few(id),
+    })
+  ),
+  beside: maybe(fc.constant(true as const)),
   stay: maybe(stay),
   figure,
   upWhen: few(text),
@@ -146,6 +162,7 @@ function distinct(card: Card): Card {
         ...each.steps,
         add: each.steps.add.map((added) => ({ ...added, step: fresh(added.step) })),
       },
+      ...(each.cues ? { cues: { ...each.cues, add: each.cues.add.map(fresh) } } : {}),
     })),
   }
 }
@@ -165,15 +182,7 @@ export const arbitraryCard: fc.Arbitrary<Card> = fc
     writtenFor: fc.constantFrom('left' as const, 'right' as const),
     setUp: fc.record({ place: text, props: few(text), note: text, figure }),
     enter: few(step),
-    alignment: few(
-      fc.record({
-        id,
-        region: fc.constantFrom(...REGIONS),
-        text,
-        on,
-        measure: maybe(fc.record({ name: short, target: number, tolerance: number, unit: short })),
-      })
-    ),
+    alignment: few(cue),
     stay,
     otherWay: few(step),
     exit: few(step),

@@ -142,7 +142,7 @@ test('a command that waits its turn reads the password that the one before it ha
   await new Promise((resolve) => setTimeout(resolve, 1500))
   rmSync(path.join(dotDir, 'cluster.lock'))
   const [first, second] = await Promise.all(both.map((each) => each.hears()))
-  expect(second.url).toBe(first.url)
+  expect(second!.url).toBe(first!.url)
   for (const each of both) await each.stop()
 })
 

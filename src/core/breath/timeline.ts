@@ -1,4 +1,5 @@
 import {
+  atRung,
   type Breath,
   type Card,
   type Pace,
@@ -7,7 +8,6 @@ import {
   type StepList,
   stepLists,
 } from '../card'
-import { atRung } from '../ladder'
 import {
   breathsOnce,
   breathSeconds,

@@ -207,12 +207,22 @@ export const RungSteps = z.strictObject({
   omit: z.array(linkTo('step')).default([]),
 })
 
+/** What a rung says of the alignment besides the card: other words, more cues, cues left out. */
+export const RungCues = z.strictObject({
+  replace: z.array(part('insteadCue', { cue: linkTo('cue'), text: saidLine('free') })).default([]),
+  add: z.array(Cue).default([]),
+  omit: z.array(linkTo('cue')).default([]),
+})
+
 export const Rung = part('rung', {
   id: partId,
   name: sidedLine(200),
   reference: z.literal(true, { error: 'should be true, or left out' }).optional(),
+  /** A form that stands beside the ladder, such as a restorative one: it is no step of the climb. */
+  beside: z.literal(true, { error: 'should be true, or left out' }).optional(),
   props: z.array(line(80)).default([]),
   steps: RungSteps.default({ replace: [], add: [], omit: [] }),
+  cues: RungCues.optional(),
   stay: Stay.optional(),
   figure: Figure.optional(),
   upWhen: z.array(sidedLine()).default([]),

@@ -18,6 +18,8 @@ export const DEFAULT_SCHOOL: School = {
   name: '',
   conventions: {},
   severities: {},
+  weights: {},
+  signs: { up: [], down: [] },
   builds: ['usual'],
   ...SCHOOL_DEFAULTS,
 }

@@ -1,3 +1,4 @@
+export * from './atRung'
 export * from './blank'
 export * from './builds'
 export * from './card'

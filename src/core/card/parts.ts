@@ -35,6 +35,7 @@ export type Owner =
   | 'caution'
   | 'rung'
   | 'instead'
+  | 'insteadCue'
   | 'added'
   | 'claim'
   | 'assist'

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { Pace, Side } from './card'
 import { line, prose } from './wording'
 import { SCHOOL_DEFAULTS } from './defaultSchool'
-import { BUILDS, SEVERITIES, TURNS_OF_BUILDS } from './words'
+import { BUILDS, DEMANDED, SEVERITIES, TURNS_OF_BUILDS } from './words'
 
 /** The rules of one school: what its cards share and where schools disagree. */
 export const School = z.strictObject({
@@ -25,6 +25,23 @@ export const School = z.strictObject({
     .min(1, { error: 'should be one body at least' })
     .default(['usual']),
   buildsBy: z.enum(TURNS_OF_BUILDS).default(SCHOOL_DEFAULTS.buildsBy),
+  /** How much each part of a demand counts in the total; what is not told counts as usual. */
+  weights: z
+    .partialRecord(
+      z.enum(DEMANDED),
+      z
+        .number({ error: 'should be a number' })
+        .min(0, { error: 'should not be less than 0' })
+        .max(10, { error: 'should not be more than 10' })
+    )
+    .default({}),
+  /** House phrases for when to go up a rung and when to come down. */
+  signs: z
+    .strictObject({
+      up: z.array(line()).max(60).default([]),
+      down: z.array(line()).max(60).default([]),
+    })
+    .default({ up: [], down: [] }),
   severities: z.record(z.string(), z.enum(SEVERITIES)).default({}),
 })
 export type School = z.infer<typeof School>

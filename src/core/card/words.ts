@@ -29,6 +29,9 @@ export const REGIONS = [
   'neck and head',
   'gaze',
 ] as const
+/** What a form asks of the body, in the order in which it is told. */
+export const DEMANDED = ['range', 'strength', 'balance', 'hands', 'head', 'time'] as const
+export type Demanded = (typeof DEMANDED)[number]
 export const VERDICTS = ['avoid', 'ask-first', 'change', 'fine'] as const
 export const BASES_OF_CLAIM = ['tradition', 'experience', 'published'] as const
 /** How far a card is, in the order of the work. */

@@ -9,6 +9,7 @@ import {
 } from '../card'
 import { breathRules } from '../breath'
 import { figureRules, sideTruths } from '../figure'
+import { ladderRules } from '../ladder'
 import { nameRules } from '../names'
 import { senseRules } from '../reading'
 import { sideRules } from '../sides'
@@ -21,6 +22,7 @@ export const RULES: readonly Rule[] = [
   ...breathRules,
   ...figureRules,
   ...senseRules,
+  ...ladderRules,
 ]
 
 /**

@@ -1,10 +1,19 @@
 import { solveQP } from 'quadprog'
 import { type Body, CENTRES, MASSES } from './body'
 import { hull } from './hull'
-import { CHAINS, jointOf, type Placed, pointIn, type Segment, SEGMENTS } from './skeleton'
+import {
+  axesOf,
+  CHAINS,
+  jointOf,
+  JOINTS,
+  type Placed,
+  pointIn,
+  type Segment,
+  SEGMENTS,
+} from './skeleton'
 import type { Solved } from './solve'
 import { footprint, type Push, pushesOn, supportsOf } from './supports'
-import { add, cross, dot, norm, scale, sub, type Vec } from './vec'
+import { add, cross, dot, norm, scale, sub, unit, type Vec } from './vec'
 
 /** The weight of a body at rest: where its centre is, what carries it, and what the joints hold. */
 
@@ -62,26 +71,42 @@ interface Held {
   bears?: number
 }
 
+/** What a joint can hold in newton metres, by the middle man and the middle woman, made one number. */
+const ofTable = (man: number, woman: number) =>
+  (man / (78 * 9.81 * 1.76) + woman / (62 * 9.81 * 1.63)) / 2
+
+const STRENGTH = {
+  trunk: ofTable(234, 143),
+  ankle: ofTable(126, 81),
+  knee: ofTable(168, 106),
+  hip: ofTable(190, 97),
+  shoulder: ofTable(92, 40),
+  elbow: ofTable(77, 41),
+}
+
 /**
- * Joints that hold, and how strong they are: peak torques of healthy adults at rest, about 2.7
- * newton metres a kilogram at hip and knee, 1.7 ankle, 3 low back, 0.9 shoulder, 0.8 elbow, 0.2
- * wrist, 0.4 neck (from memory, after tables of isometric strength). What the neck bears is set
- * so that a headstand comes out in the published range.
+ * Joints that hold, and how strong they are. Published: Stobbe 1982, static strength of fifty
+ * working people, as given in Chaffin, Andersson & Martin, Occupational Biomechanics (from
+ * memory): the stronger way of each joint, the middle of the middle man (78 kg, 1.76 m) and the
+ * middle woman (62 kg, 1.63 m): ankle 126 and 81 Nm, knee 168 and 106, hip 190 and 97, shoulder
+ * 92 and 40, elbow 77 and 41, trunk 234 and 143. Wrist and neck are not in that table: about 0.2
+ * and 0.4 newton metres a kilogram (from memory). What the neck bears is set so that a headstand
+ * comes out in the published range.
  */
 const JOINTS_HELD: readonly Held[] = [
-  { joint: 'low back', segment: 'lowBack', strength: 0.18 },
-  { joint: 'ribs', segment: 'ribs', strength: 0.15 },
+  { joint: 'low back', segment: 'lowBack', strength: STRENGTH.trunk },
+  { joint: 'ribs', segment: 'ribs', strength: STRENGTH.trunk * 0.85 },
   { joint: 'neck', segment: 'neck', strength: 0.024, bears: 0.6 },
   ...(['left', 'right'] as const).flatMap((side): Held[] => [
-    { joint: `${side} ankle`, segment: `${side}Foot`, strength: 0.1 },
-    { joint: `${side} knee`, segment: `${side}Shank`, strength: 0.16 },
-    { joint: `${side} hip`, segment: `${side}Thigh`, strength: 0.16 },
-    { joint: `${side} shoulder`, segment: `${side}UpperArm`, strength: 0.054 },
-    { joint: `${side} elbow`, segment: `${side}Forearm`, strength: 0.048 },
+    { joint: `${side} ankle`, segment: `${side}Foot`, strength: STRENGTH.ankle },
+    { joint: `${side} knee`, segment: `${side}Shank`, strength: STRENGTH.knee },
+    { joint: `${side} hip`, segment: `${side}Thigh`, strength: STRENGTH.hip },
+    { joint: `${side} shoulder`, segment: `${side}UpperArm`, strength: STRENGTH.shoulder },
+    { joint: `${side} elbow`, segment: `${side}Forearm`, strength: STRENGTH.elbow },
     { joint: `${side} wrist`, segment: `${side}Hand`, strength: 0.012 },
   ]),
 ]
-/** Joints whose moment is told. */
+/** Joints whose moment is told among the measures of a figure. */
 const TOLD = /ankle|knee|hip|shoulder|wrist|low back/
 
 const AXES: readonly Vec[] = [
@@ -239,14 +264,33 @@ export function loadShares(solved: Solved): Load[] {
  * the joint, of all that lies beyond it, its weight and what pushes on it. Empty for a body that
  * falls.
  */
-export function jointMoments(solved: Solved): { joint: string; moment: number }[] {
+export const jointMoments = (solved: Solved): { joint: string; moment: number }[] =>
+  jointEfforts(solved)
+    .filter(({ joint }) => TOLD.test(joint))
+    .map(({ joint, moment }) => ({ joint, moment }))
+
+/** What one joint holds at rest, and what it can, as parts of body weight times stature. */
+export interface Effort {
+  joint: string
+  moment: number
+  strength: number
+  /** The part of the moment that bends the joint (above 0) or straightens it. */
+  bends: number
+}
+
+/** What every joint holds against what it can. Empty for a body that falls. */
+export function jointEfforts(solved: Solved): Effort[] {
   const carried = carriedOf(solved)
   if (!carried) return []
   const { masses, pushes, forces } = carried
-  return JOINTS_HELD.filter(({ joint }) => TOLD.test(joint)).map((held) => {
+  const axes = axesOf(solved.pose, solved.placed)
+  return JOINTS_HELD.map((held) => {
     const { weight, turns } = heldBy(solved, masses, pushes, held)
     const moment = turns.reduce<Vec>((sum, [turn], i) => add(sum, scale(turn, forces[i]!)), weight)
-    return { joint: held.joint, moment: norm(moment) }
+    // The first angle of a joint that holds is its flexion.
+    const [flexion] = JOINTS[jointOf(held.segment)]!.angles
+    const bends = dot(moment, unit(axes[flexion!]!))
+    return { joint: held.joint, moment: norm(moment), strength: held.strength, bends }
   })
 }
 

@@ -53,6 +53,14 @@ export interface SolveOptions {
   /** A part that is pulled to a place, in statures. */
   pull?: { part: string; to: Vec }
   rounds?: number
+  /** Narrower ranges than those of the joints, in degrees: what one person can do. */
+  limits?: Limits
+}
+
+/** The least and the most of every angle, in the order of `ANGLES`. */
+export interface Limits {
+  min: readonly number[]
+  max: readonly number[]
 }
 
 const ROOT = 3
@@ -71,8 +79,13 @@ const READY = ANGLES.map(({ joint }) => {
   return /(?:Wrist|Ankle|Forearm|Toes)$/.test(joint) ? 25 : 1
 })
 
-const clampAngle = (i: number, value: number) =>
-  Math.min(ANGLES[i]!.max, Math.max(ANGLES[i]!.min, value))
+const JOINT_LIMITS: Limits = {
+  min: ANGLES.map(({ min }) => min),
+  max: ANGLES.map(({ max }) => max),
+}
+
+const clampAngle = (i: number, value: number, { min, max }: Limits = JOINT_LIMITS) =>
+  Math.min(max[i]!, Math.max(min[i]!, value))
 
 /** The angles that a figure asks for; what it does not name is 0. */
 export function askedAngles(figure: Figure): number[] {
@@ -178,9 +191,9 @@ const middleOf = (a: Pose, b: Pose): Pose => ({
  * the least change of the angles, drawn back towards the angles that were asked for.
  */
 function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
-  const { stature = USUAL_STATURE, pull, rounds = 80 } = options
+  const { stature = USUAL_STATURE, pull, rounds = 80, limits = JOINT_LIMITS } = options
   const body = bodyOf(figure.body)
-  const asked = askedAngles(figure)
+  const asked = askedAngles(figure).map((value, i) => clampAngle(i, value, limits))
   const contacts = figure.contacts.map((contact) => ({
     contact,
     points: pointsOf(contact.part, body)!,
@@ -253,14 +266,15 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
         })
       )
     }
-    const step = nextStep(rows, pose, placed, asked, settled ? 0 : pull ? HOMING_HELD : HOMING)
+    const homing = settled ? 0 : pull ? HOMING_HELD : HOMING
+    const step = nextStep(rows, pose, placed, asked, homing, limits)
     const worst = rows.reduce(
       (most, row) => Math.max(most, row.weight === HARD ? Math.abs(row.residual) : 0),
       0
     )
     pose = {
       root: add(pose.root, [step[0]!, step[1]!, step[2]!]),
-      angles: pose.angles.map((value, i) => clampAngle(i, value + step[ROOT + i]!)),
+      angles: pose.angles.map((value, i) => clampAngle(i, value + step[ROOT + i]!, limits)),
     }
     placed = place(body, pose)
     let moved = 0
@@ -293,7 +307,8 @@ function nextStep(
   pose: Pose,
   placed: Placed,
   asked: number[],
-  homing: number
+  homing: number,
+  limits: Limits
 ): Float64Array {
   const axes = axesOf(pose, placed)
   const m = rows.length
@@ -351,7 +366,8 @@ function nextStep(
     }
     const cap = capOf(step)
     let frozen = false
-    ANGLES.forEach(({ min, max }, i) => {
+    ANGLES.forEach((_, i) => {
+      const [min, max] = [limits.min[i]!, limits.max[i]!]
       const c = ROOT + i
       const next = pose.angles[i]! + step[c]! * cap
       const outward =

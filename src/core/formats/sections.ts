@@ -26,6 +26,7 @@ import {
 import {
   type Entry,
   type Found,
+  type Labelled,
   labelled,
   nothingUnder,
   once,
@@ -171,30 +172,12 @@ const setUp: FileSection = {
 const alignment: FileSection = {
   heading: 'Alignment',
   write: (card) =>
-    bullets(
-      card.alignment.map((cue, i) => {
-        const tags = writeTags({
-          on: onTag(cue.on),
-          id: cue.id === `a${i + 1}` ? undefined : cue.id,
-        })
-        const label = `${capital(cue.region)}: ${tagged(tags, cue.text)}`.trimEnd()
-        return item(line(label, cue.text), [
-          ...structuredItem('Measure', cue.measure),
-          ...structuredItem('Mark', cue.mark),
-        ])
-      })
-    ),
+    bullets(card.alignment.map((cue, i) => cueItem(cue, capital(cue.region), `a${i + 1}`))),
   read: (entries, card, reading) => {
     card.alignment = labelled(entries, REGIONS, reading, REGION_NAMES).map((entry, i) => {
       const path = ['alignment', i]
       reading.mark(path, entry.line)
-      const { tags, text } = tagsOf(entry, reading, ['on', 'id'])
-      const cue: Found = { id: `a${i + 1}`, region: entry.label, text, ...tags }
-      for (const each of labelled(entry.under, ['Measure', 'Mark'], reading)) {
-        const key = each.label.toLowerCase()
-        once(cue, key, each, structured(each, [...path, key], reading), reading)
-      }
-      return cue
+      return readCue(entry, path, reading, { id: `a${i + 1}`, region: entry.label })
     })
   },
 }
@@ -233,6 +216,7 @@ function rungItems(rung: Card['ladder'][number]): ListItem {
   return always('Rung', rung.name, [
     ...labelledItem('Id', rung.id),
     ...(rung.reference ? [always('Reference', 'yes')] : []),
+    ...(rung.beside ? [always('Beside', 'yes')] : []),
     ...rung.props.map((prop) => always('Prop', prop)),
     ...rung.steps.replace.map((each) => {
       const tags = writeTags({ breath: each.breath, seconds: each.seconds })
@@ -244,24 +228,87 @@ function rungItems(rung: Card['ladder'][number]): ListItem {
       return item({ type: 'paragraph', children: [verbatim(`${place}: `), ...children] })
     }),
     ...rung.steps.omit.map((id) => always('Omit', id)),
+    ...cueItems(rung.cues),
     ...structuredItem('Stay', rung.stay && stayParts(rung.stay)),
     ...rung.upWhen.map((sign) => always('Up when', sign)),
     ...rung.downWhen.map((sign) => always('Down when', sign)),
   ])
 }
 
+/** What a rung changes of the alignment. */
+const cueItems = (cues: Card['ladder'][number]['cues']): ListItem[] =>
+  cues
+    ? [
+        ...cues.replace.map(({ cue, text }) =>
+          item(line(`Replace cue ${cue}:`, text))
+        ),
+        ...cues.add.map((cue) => cueItem(cue, `Add cue ${cue.region}`)),
+        ...cues.omit.map((id) => always('Omit cue', id)),
+      ]
+    : []
+
+/** A cue on its line, what it measures and what is drawn for it under it. */
+function cueItem(cue: Card['alignment'][number], label: string, usual?: string): ListItem {
+  const tags = writeTags({ on: onTag(cue.on), id: cue.id === usual ? undefined : cue.id })
+  return item(line(`${label}: ${tagged(tags, cue.text)}`.trimEnd(), cue.text), [
+    ...structuredItem('Measure', cue.measure),
+    ...structuredItem('Mark', cue.mark),
+  ])
+}
+
+/** Reads the bracket, the words, the measure and the mark of a cue. */
+function readCue(
+  entry: Labelled,
+  path: PropertyKey[],
+  reading: Reading,
+  of: { id?: string; region: string }
+): Found {
+  const { tags, text } = tagsOf(entry, reading, ['on', 'id'])
+  const cue: Found = { ...of, text, ...tags }
+  for (const each of labelled(entry.under, ['Measure', 'Mark'], reading)) {
+    const key = each.label.toLowerCase()
+    once(cue, key, each, structured(each, [...path, key], reading), reading)
+  }
+  return cue
+}
+
 const RUNG_LABELS = [
   'Id',
   'Reference',
+  'Beside',
   'Prop',
   'Replace ',
   'Add first',
   'Add after ',
+  'Add cue ',
   'Omit',
+  'Omit cue',
   'Stay',
   'Up when',
   'Down when',
 ]
+
+/** One change of the alignment on a rung. */
+function readRungCue(
+  each: Labelled,
+  [head, what]: readonly [head: string, what: string],
+  cues: Found,
+  path: PropertyKey[],
+  reading: Reading
+): void {
+  const list = cues[head === 'replace' ? 'replace' : head === 'add' ? 'add' : 'omit'] as unknown[]
+  const here = [...path, 'cues', head, list.length]
+  reading.mark(here, each.line)
+  if (head === 'add') {
+    const region = REGION_NAMES[what.toLowerCase()] ?? what.toLowerCase()
+    const cue = readCue(each, here, reading, { region })
+    if (!cue.id) reading.wrong(each.line, 'an added cue needs an id in its bracket, such as [#b1]')
+    list.push({ ...cue, id: cue.id ?? 'x' })
+    return
+  }
+  nothingUnder(each, reading)
+  list.push(head === 'omit' ? each.text : { cue: what, text: each.text })
+}
 
 const readLadder: FileSection['read'] = (entries, card, reading) => {
   card.ladder = labelled(entries, ['Rung'], reading).map((entry, r) => {
@@ -278,10 +325,18 @@ const readLadder: FileSection['read'] = (entries, card, reading) => {
       reading.mark([...path, ...key, to.length], line)
       to.push(value)
     }
+    const cues: Found = { replace: [], add: [], omit: [] }
     for (const each of labelled(entry.under, RUNG_LABELS, reading)) {
-      nothingUnder(each, reading)
       const [head, ...tail] = each.label.split(/\s+/)
       const step = tail.at(-1)
+      // “Replace cue a1”, “Add cue feet”, “Omit cue”: of the alignment; a step may be called cue.
+      const ofCue =
+        tail[0]?.toLowerCase() === 'cue' && (head!.toLowerCase() === 'omit' || tail.length > 1)
+      if (ofCue) {
+        readRungCue(each, [head!.toLowerCase(), tail.slice(1).join(' ')], cues, path, reading)
+        continue
+      }
+      nothingUnder(each, reading)
       switch (head!.toLowerCase()) {
         case 'id':
           reading.mark([...path, 'id'], each.line)
@@ -290,6 +345,10 @@ const readLadder: FileSection['read'] = (entries, card, reading) => {
         case 'reference':
           if (each.text.toLowerCase() === 'yes') rung.reference = true
           else reading.wrong(each.line, '“Reference:” is followed by yes, or left out')
+          break
+        case 'beside':
+          if (each.text.toLowerCase() === 'yes') rung.beside = true
+          else reading.wrong(each.line, '“Beside:” is followed by yes, or left out')
           break
         case 'prop':
           push(props, each.text, ['props'], each.line)
@@ -320,6 +379,7 @@ const readLadder: FileSection['read'] = (entries, card, reading) => {
           push(downWhen, each.text, ['downWhen'], each.line)
       }
     }
+    if (Object.values(cues).some((each) => (each as unknown[]).length > 0)) rung.cues = cues
     return { id: `r${r + 1}`, ...rung, props, upWhen, downWhen, steps: { replace, add, omit } }
   })
 }

@@ -396,6 +396,42 @@ const cautions: Lay = (of) => {
   )
 }
 
+/** What a rung says otherwise of the alignment. */
+function cueChanges(of: Laying, { cues }: Rung): Line[] {
+  if (!cues) return []
+  const { spoken, labels } = of
+  const words = (id: string) => {
+    const cue = spoken.alignment.find((each) => each.id === id)
+    return cue ? plainText(cue.text, of.options) : id
+  }
+  return [
+    ...cues.replace.map(({ cue, text }) => [
+      ink(`${labels.sheet.inPlaceOf(words(cue))} `),
+      ...cut(of, text),
+    ]),
+    ...cues.add.map((cue) => {
+      const { measure, mark } = cue
+      return [
+        ink(`${labels.sheet.moreCue(labels.region[cue.region])} `),
+        ...cut(of, cue.text),
+        ...aside(
+          onOf(of, cue),
+          mark && FIGURE.markWords(mark),
+          measure &&
+            labels.sheet.wanted(
+              measure.name,
+              null,
+              measureWords(measure.target, measure.unit),
+              measure.tolerance,
+              false
+            )
+        ),
+      ]
+    }),
+    ...cues.omit.map((id) => [ink(labels.sheet.leaveOut(words(id)))]),
+  ]
+}
+
 function changes(of: Laying, rung: Rung): Line[] {
   const { spoken, labels } = of
   const steps = new Map(
@@ -420,6 +456,7 @@ function changes(of: Laying, rung: Rung): Line[] {
       ...aside(...phase(step)),
     ]),
     ...rung.steps.omit.map((id) => [ink(labels.sheet.leaveOut(words(id)))]),
+    ...cueChanges(of, rung),
   ]
 }
 
@@ -444,7 +481,11 @@ const ladder: Lay = (of) => {
       id: rung.id,
       ...(rung.reference ? { marked: true } : {}),
       lines: [
-        [bold(`${i + 1} ${name}`), ink(rung.reference ? ` · ${labels.sheet.described}` : '')],
+        [
+          bold(`${i + 1} ${name}`),
+          ink(rung.reference ? ` · ${labels.sheet.described}` : ''),
+          ink(rung.beside ? ` · ${labels.sheet.beside}` : ''),
+        ],
         rung.props.length ? [ink(labels.sheet.with(rung.props))] : [],
         own === undefined ? [] : [ink(labels.sheet.stays(own, pace))],
         ...changes(of, rung),

@@ -1,7 +1,6 @@
 import { cueOf, finishedCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { sideWords } from '../../../tests/support/english'
-import { applyPatches, type Card, runRules, withValue } from '../card'
-import { atRung } from '../ladder'
+import { applyPatches, atRung, type Card, runRules, withValue } from '../card'
 import { checkCard } from '../check'
 import { sidedLines, sideRules } from '.'
 

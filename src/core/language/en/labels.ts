@@ -240,6 +240,8 @@ const sheet = {
   inPlaceOf: (step: string) => `In place of “${step}”:`,
   add: (after: string) => (after ? `Add after “${after}”:` : 'Add first:'),
   leaveOut: (step: string) => `Leave out “${step}”`,
+  moreCue: (region: string) => `Also watch, ${region}:`,
+  beside: 'stands beside the ladder',
   upWhen: 'Up when',
   downWhen: 'Down when',
   onBreath: (phase: Breath) => `On ${breath[phase]}:`,

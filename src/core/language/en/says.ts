@@ -19,6 +19,38 @@ const sectionWhy: Record<SectionId, string> = {
 }
 
 const rules = {
+  'ladder/climbs': {
+    looksAt: 'What each rung asks in all, against those below it, as far as its form is known.',
+    why: 'A rung that asks less than the one beneath it is in the wrong place.',
+  },
+  'ladder/no-leaps': {
+    looksAt: 'How much more a rung asks than the next one below it: of one part, and in all.',
+    why: 'A big leap wants a rung between; without it people stay below or fall from above.',
+  },
+  'ladder/rungs-differ': {
+    looksAt: 'Rungs of one form that are held as long.',
+    why: 'Two rungs that ask the same make a choice that is none.',
+  },
+  'ladder/props-support': {
+    looksAt: 'Props of a rung that is to be easier, and where they are put.',
+    why: 'A prop can deepen a form as well as support it; a prop alone does not say easier.',
+  },
+  'ladder/has-an-easier-way': {
+    looksAt: 'Whether a rung below the form described takes weight, range or balance away.',
+    why: 'Every person who may not do one rung should have somewhere to go.',
+  },
+  'ladder/has-signs': {
+    looksAt: 'What must be true to go up from a rung, and what tells one to come down.',
+    why: 'Without signs people climb by ambition, and stay where they shake.',
+  },
+  'ladder/signs-are-met': {
+    looksAt: 'Signs to go up that are tied to a measure, on the figure of their rung.',
+    why: 'A sign that the drawn form itself does not meet is never met in class.',
+  },
+  'ladder/same-on-both-sides': {
+    looksAt: 'Cues of a rung for one side, and rungs that are one form on its two sides.',
+    why: 'Both sides climb the same rungs; a ladder that differs by side trains one side only.',
+  },
   'card/one-id-one-part': {
     looksAt: 'Ids of steps, cues and rungs.',
     why: 'Rungs, mistakes and cautions point at parts by id; two parts with one id mix them up.',

@@ -1,4 +1,6 @@
-import { type Card, type Rung, type Step, stepLists } from '../card'
+import type { Card, Cue, Rung, Step } from './card'
+import { stepLists } from './parts'
+import { REGIONS } from './words'
 
 function changed(steps: readonly Step[], { steps: change }: Rung): Step[] {
   return steps
@@ -12,8 +14,25 @@ function changed(steps: readonly Step[], { steps: change }: Rung): Step[] {
     })
 }
 
+/** The cues of a rung, from the ground up: one that is added stands after those of its region. */
+function cuesOn(cues: readonly Cue[], { cues: change }: Rung): Cue[] {
+  if (!change) return [...cues]
+  const kept = cues
+    .filter(({ id }) => !change.omit.includes(id))
+    .map((cue) => {
+      const instead = change.replace.find((each) => each.cue === cue.id)
+      return instead ? { ...cue, text: instead.text } : cue
+    })
+  const level = ({ region }: Cue) => REGIONS.indexOf(region)
+  for (const cue of change.add) {
+    const at = kept.findIndex((each) => level(each) > level(cue))
+    kept.splice(at < 0 ? kept.length : at, 0, cue)
+  }
+  return kept
+}
+
 /**
- * The card as it is done on one rung: the rung's differences carried out on the reference.
+ * The card as it is done on one rung: the rung’s differences carried out on the reference.
  * A step that is added after nothing comes first; one that is added after a step comes right
  * after it, also when that step is left out.
  * @throws RangeError when the card has no such rung
@@ -41,6 +60,7 @@ export function atRung(card: Card, rungId: string): Card {
   return {
     ...card,
     ...Object.fromEntries(stepLists().map(({ list }, i) => [list, onRung(card[list], i === 0)])),
+    alignment: cuesOn(card.alignment, rung),
     stay: { ...stay, ...(ownPace ? { pace: ownPace } : {}) },
     setUp: { ...card.setUp, props: rung.props.length ? rung.props : card.setUp.props },
   }

@@ -1,0 +1,78 @@
+import { atRung, type Card, type Rung } from '../card'
+import { fallOf, type Figure, finalFigure } from '../figure'
+import { draftsOf, finalDraft } from '../reading'
+
+/** The form of a rung, and how sure it is that it has this form. */
+export interface RungForm {
+  /** Null when nothing tells what it looks like. */
+  figure: Figure | null
+  /**
+   * `kept`: the trainer drew it. `words`: worked out from what the rung says. `described`: the
+   * form of the card, because the rung says nothing else, or nothing that is understood.
+   */
+  from: 'kept' | 'words' | 'described' | 'none'
+  /** Whether the rung may have another form than this one. */
+  sure: boolean
+}
+
+const saysSteps = ({ steps: { replace, add, omit } }: Rung) =>
+  replace.length + add.length + omit.length > 0
+
+/** Whether what a rung says has to look another way: other steps, or props of its own. */
+function looksOther(rung: Rung, card: Card): boolean {
+  const described = card.ladder.find((each) => each.reference)
+  const usual = described?.props.length ? described.props : card.setUp.props
+  return saysSteps(rung) || (rung.props.length > 0 && rung.props.join() !== usual.join())
+}
+
+/** A rung has only one form while neither it nor what it differs from changes. */
+const known = new WeakMap<Rung, { of: unknown[]; form: RungForm }>()
+const rests = (card: Card): unknown[] => [
+  card.ladder.find((rung) => rung.reference),
+  card.enter,
+  card.otherWay,
+  card.exit,
+  card.setUp,
+  card.base,
+  card.writtenFor,
+]
+
+/**
+ * The form of one rung of a card.
+ * @throws RangeError when the card has no such rung
+ */
+export function rungForm(card: Card, rungId: string): RungForm {
+  const rung = card.ladder.find((each) => each.id === rungId)
+  if (!rung) return formOf(card, atRung(card, rungId), null)
+  const of = rests(card)
+  const before = known.get(rung)
+  if (before && before.of.every((each, i) => each === of[i])) return before.form
+  const form = formOf(card, atRung(card, rungId), rung)
+  known.set(rung, { of, form })
+  return form
+}
+
+function formOf(card: Card, done: Card, rung: Rung | null): RungForm {
+  const final = finalFigure(card, rung?.id)
+  if (rung && final?.id === `rung ${rung.id}`)
+    return { figure: final.figure, from: 'kept', sure: true }
+  if (!rung || rung.reference || !looksOther(rung, card))
+    return { figure: final?.figure ?? null, from: final ? 'described' : 'none', sure: true }
+  if (saysSteps(rung)) {
+    // What was drawn for a step that the rung words anew is no longer what it says.
+    const reworded = new Set(rung.steps.replace.map(({ step }) => step))
+    const plain = (steps: Card['enter']) =>
+      steps.map(({ figure, ...step }) =>
+        figure && !reworded.has(step.id) ? { ...step, figure } : step
+      )
+    const told: Card = { ...done, enter: plain(done.enter), ladder: [] }
+    const drafts = draftsOf(told)
+    const changed = new Set([...reworded, ...rung.steps.add.map(({ step }) => step.id)])
+    const sure = drafts.every((each) => each.sure || !changed.has(each.id.replace('step ', '')))
+    const draft = finalDraft(told, drafts)
+    const stands = draft.solved.unmet.length === 0 && fallOf(draft.solved) === null
+    if (sure && stands && !draft.kept) return { figure: draft.figure, from: 'words', sure: true }
+    if (!final) return { figure: draft.figure, from: 'words', sure: false }
+  }
+  return { figure: final?.figure ?? null, from: final ? 'described' : 'none', sure: false }
+}

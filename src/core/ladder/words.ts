@@ -1,0 +1,26 @@
+/** How far a joint can go one way, by which the range of a form is judged. */
+export const MOTIONS = [
+  'straight-leg raise',
+  'hip flexion',
+  'hip extension',
+  'hip opening',
+  'hip closing',
+  'hip turn out',
+  'hip turn in',
+  'knee flexion',
+  'ankle bend',
+  'ankle stretch',
+  'shoulder reach',
+  'shoulder extension',
+  'shoulder turn out',
+  'shoulder turn in',
+  'forward bend',
+  'back bend',
+  'side bend',
+  'twist',
+  'neck flexion',
+  'neck extension',
+  'neck side bend',
+  'neck turn',
+] as const
+export type MotionName = (typeof MOTIONS)[number]
