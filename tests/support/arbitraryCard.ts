@@ -131,11 +131,9 @@ const rung = fc.record({
     omit: few(id),
   }),
   cues: maybe(
-    fc.record({
-      replace: few(fc.record({ cue: id, text })),
-      add: few(cue),
-      omit: few(id),
-    })
+    fc
+      .record({ replace: few(fc.record({ cue: id, text })), add: few(cue), omit: few(id) })
+      .filter((cues) => Object.values(cues).some((each) => each.length > 0))
   ),
   beside: maybe(fc.constant(true as const)),
   stay: maybe(stay),

@@ -117,7 +117,7 @@ test('figure draws a form, or tells it in numbers, for each side', () => {
   expect(right.measures['right knee angle']).toEqual(left.measures['left knee angle'])
   expect(told('--stature', '190').joints.head[1] / right.joints.head[1]).toBeCloseTo(190 / 170, 2)
 
-  const rung = notula(['figure', 'demo/gate.md', '--rung', 'block', '--to', 'json'])
+  const rung = notula(['figure', 'demo/downward-dog.md', '--rung', 'count', '--to', 'json'])
   expect(rung.code).toBe(0)
   expect(rung.err).toContain('has no figure of its own')
   expect(notula(['figure', 'demo/gate.md', '--rung', 'none']).code).toBe(2)
@@ -139,7 +139,7 @@ test('figure draws a form, or tells it in numbers, for each side', () => {
 
 test('BVH out with every drawn form as a frame, and one frame back in', () => {
   const bvh = notula(['figure', 'demo/gate.md', '--to', 'bvh'])
-  expect(bvh.out).toContain('Frames: 2')
+  expect(bvh.out).toContain('Frames: 5')
   const read = notula(['pose', file('gate.bvh', bvh.out), '--frame', '2'])
   expect(read.code).toBe(0)
   expect(JSON.parse(read.out).angles.leftKnee.flexion).toBeGreaterThan(60)
@@ -210,4 +210,48 @@ test('figure --from words draws a form that is not kept, and says when it is not
   const unsure = notula(['figure', 'demo/final-rest.md', '--of', 'step s3', '--from', 'words'])
   expect(unsure.code).toBe(0)
   expect(unsure.err).toContain('not all understood')
+})
+
+test('ladder tells what each rung asks, their order, and for whom they are open', () => {
+  const told = notula(['ladder', 'demo/tree.md', '--json'])
+  expect(told).toMatchObject({ code: 0, err: '' })
+  const { rungs, order, findings } = JSON.parse(told.out)
+  expect(order).toEqual(['toes', 'wall', 'shin', 'thigh'])
+  expect(findings).toEqual([])
+  expect(Object.keys(rungs[0].demand)).toEqual([
+    'range',
+    'strength',
+    'balance',
+    'hands',
+    'head',
+    'time',
+    'total',
+  ])
+  expect(rungs[0]).not.toHaveProperty('open')
+  const body = file('body.json', '{"hip opening": 20, "weight on hands": false}')
+  const opened = JSON.parse(notula(['ladder', 'demo/tree.md', '--json', '--body', body]).out)
+  expect(opened.rungs.map(({ open }: { open: boolean }) => open)).toEqual([
+    true,
+    false,
+    false,
+    false,
+  ])
+  expect(opened.firstOpen).toBe('toes')
+  expect(opened.rungs[1].missing[0]).toMatchObject({ need: 'hipOpening', can: 20 })
+  const words = notula(['ladder', 'demo/tree.md', '--why', '--body', body]).out
+  expect(words).toContain('4 Foot on the thigh')
+  expect(words).toMatch(/balance: weight .* from tipping/)
+  expect(words).toContain('hip opening')
+})
+
+test('ladder says what is wrong with a body, and that a form is not known', () => {
+  const wrong = file('wrong.json', '{"stature": 20}')
+  expect(notula(['ladder', 'demo/tree.md', '--body', wrong])).toMatchObject({
+    code: 2,
+    err: expect.stringContaining('wrong.json:1: stature: should not be less than 100 cm'),
+  })
+  expect(notula(['ladder', 'demo/tree.md', '--body', file('half.json', '{"')]).code).toBe(2)
+  expect(notula(['ladder', 'demo/tree.md', '--body', path.join(dir, 'none.json')]).code).toBe(2)
+  const bare = file('bare.md', gate.slice(0, gate.indexOf('## Figures')))
+  expect(notula(['ladder', bare]).out).toContain('no words tell its form')
 })

@@ -8,11 +8,12 @@ import { closeDb } from '@/server/db'
 import { loadCard, saveCard } from '@/server/cards'
 import { loadVersion } from '@/server/history'
 import { packedShelf } from '@/server/shelf'
-import { demoCards } from '../support/cards'
 
 /** What was written before: the deck as it stood in format 1, as files and as a database. */
 
 const FOLDER = 'tests/fixtures/deck-1'
+/** The same cards as format 2 has them. */
+const TODAY = 'tests/fixtures/deck-2'
 const files = readdirSync(FOLDER).map((name) => ({
   name,
   text: readFileSync(`${FOLDER}/${name}`, 'utf8'),
@@ -21,7 +22,7 @@ const files = readdirSync(FOLDER).map((name) => ({
 describe('files of format 1', () => {
   test.each(files)('$name comes in as the card that it was', ({ name, text }) => {
     const card = readCard(text)
-    const today = readFileSync(`demo/${name}`, 'utf8')
+    const today = readFileSync(`${TODAY}/${name}`, 'utf8')
     expect(writeMarkdown(card)).toBe(today)
     expect(readCard(writeJson(card))).toEqual(card)
     // Nothing but the words for angles is written in another way.
@@ -127,7 +128,9 @@ describe('a database of format 1', () => {
     const shelf = JSON.parse((await packedShelf()).json) as {
       cards: { id: string; unwritten: string[] }[]
     }
-    for (const card of demoCards()) {
+    for (const card of files.map(({ name }) =>
+      readCard(readFileSync(`${TODAY}/${name}`, 'utf8'))
+    )) {
       expect((await loadCard(card.id))!.card).toEqual(card)
       const open = completeness(card).filter(({ complete }) => !complete)
       expect(shelf.cards.find(({ id }) => id === card.id)!.unwritten).toEqual(

@@ -1,5 +1,6 @@
 import { cueOf, finishedCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { type Card, DEFAULT_SCHOOL, SECTIONS, withValue } from '../card'
+import { form, ladderCard, squats } from '../../../tests/support/ladders'
 import { checkCard, RULES } from '.'
 
 /** Each rule once on what it is for, and once on the nearest thing that is right. */
@@ -75,6 +76,20 @@ const corrected = (say: string) =>
     alignment: [cueOf('Keep the right knee over the ankle.', { region: 'knees' })],
     mistakes: [{ seen: 'The knee falls in.', why: 'b', say, on: 'both', cue: 'a1' }],
   })
+
+const ladderOf = (...names: string[]) =>
+  ladderCard(Object.fromEntries(names.map((name) => [name, squats()[name]!])), 'half')
+const oneSided = (on: Card['alignment'][number]['on']) =>
+  ladderCard(
+    { high: squats().high!, half: squats().half! },
+    'half',
+    { sides: 'sided', sideNamedBy: 'front leg' },
+    {
+      high: {
+        cues: { replace: [], omit: [], add: [cueOf('Press the foot down.', { id: 'b1', on })] },
+      },
+    }
+  )
 
 const CASES: Record<string, [fires: Card, silent: Card]> = {
   'card/one-id-one-part': [withValue(lunge(), 'enter[1].id', 's1'), lunge()],
@@ -242,6 +257,61 @@ const CASES: Record<string, [fires: Card, silent: Card]> = {
     }),
     figure({ angles: { leftHip: { abduction: 10 }, rightHip: { abduction: 10 } }, contacts: FEET }),
   ],
+  'ladder/climbs': [ladderOf('half', 'deep', 'high'), ladderOf('high', 'half', 'deep')],
+  'ladder/no-leaps': [
+    ladderCard({ tall: form('standing'), fold: form('standing-fold') }, 'fold'),
+    ladderOf('high', 'half'),
+  ],
+  'ladder/rungs-differ': [
+    ladderCard({ high: squats().high!, a: squats().half!, b: squats().half! }, 'b'),
+    ladderOf('high', 'half'),
+  ],
+  'ladder/props-support': [
+    ladderCard(
+      { block: squats().deep!, half: squats().half! },
+      'half',
+      {},
+      { block: { props: ['block'] } }
+    ),
+    ladderCard(
+      { block: squats().high!, half: squats().half! },
+      'half',
+      {},
+      { block: { props: ['block'] } }
+    ),
+  ],
+  'ladder/has-an-easier-way': [
+    ladderCard({ half: squats().half!, deep: squats().deep! }, 'half'),
+    ladderOf('high', 'half'),
+  ],
+  'ladder/has-signs': [
+    ladderCard(
+      { high: squats().high!, half: squats().half! },
+      'half',
+      {},
+      { half: { downWhen: [] } }
+    ),
+    ladderOf('high', 'half'),
+  ],
+  'ladder/signs-are-met': [
+    ladderCard(
+      { high: squats().high!, half: squats().half! },
+      'half',
+      {},
+      {
+        high: { upWhen: ['the knee bends (left knee angle 90 deg ± 5)'] },
+      }
+    ),
+    ladderCard(
+      { high: squats().high!, half: squats().half! },
+      'half',
+      {},
+      {
+        high: { upWhen: ['the knee bends (left knee angle 32 deg ± 12)'] },
+      }
+    ),
+  ],
+  'ladder/same-on-both-sides': [oneSided('left-only'), oneSided('both')],
 }
 
 const rulesOn = (card: Card, asked = false) =>

@@ -168,7 +168,7 @@ export interface Carried {
  * can hold it still, those that load its joints least against their strength.
  * @returns null when nothing can hold it: it falls
  */
-function carry(solved: Solved): Carried | null {
+function carry(solved: Solved, miss = MISS): Carried | null {
   const masses = massesOf(solved.body, solved.placed)
   const centre = centreOfMass(solved.body, solved.placed)
   const pushes = pushesOn(solved, centre)
@@ -217,8 +217,8 @@ function carry(solved: Solved): Carried | null {
   for (let i = 1; i <= n; i += 1) D[i]![i]! += EVEN
   // At least: whole within MISS either way, and every push a push.
   const limits: Rows = [
-    ...whole.map(({ gives, has }) => ({ gives, has: has - MISS })),
-    ...whole.map(({ gives, has }) => ({ gives: gives.map((value) => -value), has: -has - MISS })),
+    ...whole.map(({ gives, has }) => ({ gives, has: has - miss })),
+    ...whole.map(({ gives, has }) => ({ gives: gives.map((value) => -value), has: -has - miss })),
     ...pushes.map((_, i) => ({ gives: pushes.map((__, j) => (i === j ? 1 : 0)), has: 0 })),
   ]
   const A = Array.from({ length: size }, (_, i) => [
@@ -241,12 +241,28 @@ export function carriedOf(solved: Solved): Carried | null {
   return carried
 }
 
+/** How far a drawn body may stand beside its support and still be meant to stand, in statures: 5 cm. */
+const SWAYS = [0.01, 0.02, 0.03]
+const swaying = new WeakMap<Solved, { carried: Carried | null }>()
+
+/**
+ * How a body is carried that is drawn a little out of balance, as if it swayed to where it
+ * stands; null for one that falls in earnest.
+ */
+export function carriedNearly(solved: Solved): Carried | null {
+  const before = swaying.get(solved)
+  if (before) return before.carried
+  let carried = carriedOf(solved)
+  for (const miss of SWAYS) carried ??= carry(solved, miss)
+  swaying.set(solved, { carried })
+  return carried
+}
+
 /**
  * How the weight is shared among the contacts, as parts of the body weight: what each gives
  * upright. Empty when the body falls, as nothing carries it then.
  */
-export function loadShares(solved: Solved): Load[] {
-  const carried = carriedOf(solved)
+export function loadShares(solved: Solved, carried = carriedOf(solved)): Load[] {
   if (!carried) return []
   const byPart = new Map<string, number>()
   for (const { part } of supportsOf(solved)) byPart.set(part, 0)
@@ -279,8 +295,7 @@ export interface Effort {
 }
 
 /** What every joint holds against what it can. Empty for a body that falls. */
-export function jointEfforts(solved: Solved): Effort[] {
-  const carried = carriedOf(solved)
+export function jointEfforts(solved: Solved, carried = carriedOf(solved)): Effort[] {
   if (!carried) return []
   const { masses, pushes, forces } = carried
   const axes = axesOf(solved.pose, solved.placed)

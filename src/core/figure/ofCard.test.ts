@@ -63,7 +63,8 @@ describe('the figures of a card', () => {
   })
 
   test('without a figure on the reference rung the last drawn step is the form', () => {
-    const card = demoCard('crescent-lunge')
+    const whole = demoCard('crescent-lunge')
+    const card = { ...whole, ladder: whole.ladder.map((rung) => ({ ...rung, figure: undefined })) }
     expect(finalFigure(card)!.where).toMatch(/^enter\[/)
     expect(finalPlace(demoCard('tree'))).toMatch(/^ladder\[\d\]\.figure$/)
   })
@@ -123,8 +124,9 @@ describe('rungs as differences', () => {
 
   test('a rung without a figure has the form described, under its own name', () => {
     const { base, id } = card()
-    const other = base.ladder.find((rung) => rung.id !== id && !rung.figure)!
-    expect(finalFigure(base, other.id)!.id).toBe('rung forearm')
+    const other = base.ladder.find((rung) => rung.id !== id && !rung.reference)!
+    const bare = withFigure(base, `ladder[${base.ladder.indexOf(other)}].figure`, null)
+    expect(finalFigure(bare, other.id)!.id).toBe('rung forearm')
   })
 
   test('another reference leaves every drawn form as it is', () => {

@@ -2,6 +2,7 @@ import { timelineOf } from '../breath'
 import { atRung, type Card, DEFAULT_SCHOOL, type Demanded, DEMANDED, type School } from '../card'
 import {
   balanceMargin,
+  carriedNearly,
   centreOfMass,
   type Figure,
   indexOf,
@@ -66,8 +67,9 @@ export const bent = (ask: number): number => 100 * (1 - 2 ** -Math.max(0, ask))
 const together = (asks: readonly number[], power: number): number =>
   asks.reduce((sum, ask) => sum + ask ** power, 0) ** (1 / power)
 
-/** An angle is counted up to this part of its normal range. */
+/** An angle is counted up to this part of its normal range, and from this part on: less is easy. */
 const MOST_OF_NORM = 1.5
+const EASY = 0.35
 /** Asks below this are not told as origins. */
 const WORTH_TELLING = 0.1
 
@@ -78,7 +80,8 @@ function rangeOf(motions: readonly Motion[]): PartOfDemand {
   const most = new Map<MotionName, Motion & { ask: number }>()
   for (const each of motions) {
     const { normal, counts } = NORMS[each.motion]
-    const ask = counts * Math.min(MOST_OF_NORM, each.degrees / normal) ** 2
+    const part = Math.min(MOST_OF_NORM, each.degrees / normal)
+    const ask = counts * (Math.max(0, part - EASY) / (1 - EASY)) ** 2
     if (ask > (most.get(each.motion)?.ask ?? 0)) most.set(each.motion, { ...each, ask })
   }
   const asks = [...most.values()].sort((a, b) => b.ask - a.ask)
@@ -129,7 +132,7 @@ function hangs(f: Solved, joint: string, bends: number): boolean {
 }
 
 function strengthOf(f: Solved): PartOfDemand {
-  const efforts = jointEfforts(f)
+  const efforts = jointEfforts(f, carriedNearly(f))
     // What the neck carries and what the wrist bears are told by themselves.
     .filter(({ joint }) => !/neck|wrist/.test(joint))
     .map(({ joint, moment, strength, bends }) => ({
@@ -181,8 +184,7 @@ function balanceOf(f: Solved, eyesClosed: boolean, stature: number): PartOfDeman
   const [margin, size] = [balanceMargin(f), supportSize(corners)]
   const [, height] = centreOfMass(f.body, f.placed)
   const walled = f.contacts.some(({ on }) => on === 'wall')
-  if (!Number.isFinite(margin) || (margin <= 0 && !walled))
-    return { value: bent(4), from: [{ of: 'falls' }] }
+  if (!carriedNearly(f)) return { value: bent(4), from: [{ of: 'falls' }] }
   const way = IN_THE_MIDDLE * (size / 2) + (1 - IN_THE_MIDDLE) * Math.max(0, Math.min(margin, size))
   const tip = (Math.atan2(way, height) * 180) / Math.PI
   const steady = tip / HALF_TIP / (eyesClosed ? EYES_CLOSED : 1)
@@ -191,7 +193,7 @@ function balanceOf(f: Solved, eyesClosed: boolean, stature: number): PartOfDeman
     from: [
       {
         of: 'balance',
-        margin: rounded(Math.min(margin, 9) * stature, 10),
+        margin: rounded(Math.max(-9, Math.min(margin, 9)) * stature, 10),
         size: rounded(size * stature, 10),
         height: rounded(height * stature),
         degrees: rounded(tip, 10),
@@ -213,7 +215,7 @@ export const HAND = /^(left|right) (?:palm|hand|back of hand|fist|fingertips)$/
 function handsOf(f: Solved): PartOfDemand {
   let ask = 0
   const from: Origin[] = []
-  for (const { part, share } of loadShares(f)) {
+  for (const { part, share } of loadShares(f, carriedNearly(f))) {
     const side = HAND.exec(part)?.[1]
     if (!side || share <= 0.005) continue
     const degrees = Math.max(0, -f.pose.angles[indexOf(`${side}Wrist`, 'flexion')]!)
@@ -234,7 +236,7 @@ const ON_HEAD = /^(?:head|crown|forehead|chin|(?:left|right) ear)$/
 const ABOVE_NECK = /^(?:shoulders|head|crown)$/
 
 function headOf(f: Solved, stature: number): PartOfDemand {
-  const shares = loadShares(f)
+  const shares = loadShares(f, carriedNearly(f))
   const on = (which: RegExp) =>
     shares.reduce((sum, { part, share }) => sum + (which.test(part) ? share : 0), 0)
   const weight = Math.max(0, on(ON_HEAD) - HEAD_OWN)
@@ -378,6 +380,8 @@ export function demandsOf(
         stature,
         weights: school.weights,
       })
-    return { id, demand, sure: sure && demand !== null, from }
+    // A form that nothing holds asks for what cannot be told.
+    const falls = demand?.parts.balance.from.some((each) => each.of === 'falls') ?? true
+    return { id, demand, sure: sure && !falls, from }
   })
 }

@@ -261,12 +261,12 @@ function kneeDown(figure: Figure): Moved[] {
       of(side).some((each) => new RegExp(`^${each} (?:sole|toes|heel)$`).test(part))
     )
     const bentBack = bend(lowered, {
-      ...(side === 'both' ? { pelvis: { tilt: get(figure, 'pelvis', 'tilt') - 8 } } : {}),
+      ...(side === 'both' ? { pelvis: { tilt: get(figure, 'pelvis', 'tilt') - 10 } } : {}),
       ...Object.fromEntries(
         of(side).flatMap((each) => [
-          [`${each}Knee`, { flexion: side === 'both' ? 22 : 70 }],
+          [`${each}Knee`, { flexion: side === 'both' ? 65 : 70 }],
           [`${each}Hip`, { flexion: side === 'both' ? 0 : -12 }],
-          [`${each}Ankle`, { dorsiflexion: -45 }],
+          [`${each}Ankle`, { dorsiflexion: side === 'both' ? -30 : -45 }],
           [`${each}Toes`, { extension: 0 }],
         ])
       ),

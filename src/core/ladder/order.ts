@@ -32,7 +32,7 @@ import { signRead } from './signs'
 /** A rung has to ask this much less in all than the one below it to be told. Our own, set by trying. */
 const LESS = 1.5
 /** A step this high, of one part or in all, wants a rung between. Our own, set by trying. */
-const LEAP = 42
+const LEAP = 50
 const LEAP_TOTAL = 18
 /** Rungs whose parts are all nearer than this, and whose joints are nearer than this, are the same. */
 const SAME = 3

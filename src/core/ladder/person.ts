@@ -227,6 +227,10 @@ function limitsOf(person: Person, knees: Record<'left' | 'right', number>): Limi
 /** Knees bend this much at most when a hip comes to its end: a straight leg stays one. */
 const STAYS_STRAIGHT = 12
 
+/** Back and ankles may bend this much more than the form has it, in degrees. */
+const ROUNDS = 4
+const STANDS = /(?:sole|toes|heel|shin|knee)$/
+
 /** The form as the person can do it: nearest to what is asked, inside what the joints give. */
 function within(figure: Figure, person: Person, f: Solved): Solved {
   const knee = (side: 'left' | 'right') =>
@@ -236,7 +240,30 @@ function within(figure: Figure, person: Person, f: Solved): Solved {
   const max = [...limits.max]
   for (const side of ['left', 'right'] as const)
     if (knees[side] < STAYS_STRAIGHT) max[indexOf(`${side}Knee`, 'flexion')] = STAYS_STRAIGHT
-  return solve(figure, { stature: person.stature, limits: { ...limits, max } })
+  // The back does not round in place of the hips.
+  for (const joint of ['lowBack', 'ribs']) {
+    const i = indexOf(joint, 'flexion')
+    max[i] = Math.min(max[i]!, Math.max(limits.min[i]!, f.pose.angles[i]! + ROUNDS))
+  }
+  // Nor does the body tip forward on its feet, or slide them apart.
+  const min = [...limits.min]
+  const keeps = (joint: string, name: string, by: number, both = true) => {
+    const k = indexOf(joint, name)
+    max[k] = Math.min(max[k]!, Math.max(min[k]!, f.pose.angles[k]! + by))
+    if (both) min[k] = Math.max(min[k]!, Math.min(max[k]!, f.pose.angles[k]! - by))
+  }
+  for (const side of ['left', 'right'] as const) {
+    if (
+      !figure.contacts.some(
+        ({ part, on }) => on === 'floor' && STANDS.test(part) && part.startsWith(side)
+      )
+    )
+      continue
+    keeps(`${side}Ankle`, 'dorsiflexion', ROUNDS, false)
+    keeps(`${side}Hip`, 'abduction', ROUNDS)
+    keeps(`${side}Hip`, 'rotation', 2 * ROUNDS)
+  }
+  return solve(figure, { stature: person.stature, limits: { min, max } })
 }
 
 /** Props that raise the floor, from the lowest. */

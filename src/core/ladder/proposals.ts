@@ -7,6 +7,7 @@ import {
   fallOf,
   type Figure,
   finalFigure,
+  mirroredFigure,
   pastHamstring,
   pastLimits,
   solved,
@@ -38,6 +39,41 @@ export function stands(figure: Figure, stature = USUAL_STATURE): boolean {
     pastHamstring(f).length === 0 &&
     clashesIn(f).length === 0
   )
+}
+
+/** What tells two forms apart. */
+const told = (figure: Figure) =>
+  JSON.stringify([
+    askedAngles(figure),
+    figure.contacts.map(({ part, on }) => `${part} ${on}`).sort(),
+  ])
+
+/** How far a body that stands is tilted about its ankles to find its balance, in degrees. */
+const TILTS = [0, 3, -3, 6, -6, 9, -9, 12, -12, 16, -16]
+
+/**
+ * The form as it is, or tilted about the ankles until its weight is over the feet.
+ * @returns null when no body stands in it
+ */
+function steadied(figure: Figure): Figure | null {
+  const soles = (['left', 'right'] as const).filter((side) =>
+    figure.contacts.some(({ part, on }) => part === `${side} sole` && on === 'floor')
+  )
+  for (const by of soles.length > 0 ? TILTS : [0]) {
+    const angles = { ...figure.angles }
+    const add = (joint: string, name: string, more: number) => {
+      angles[joint] = { ...angles[joint], [name]: (angles[joint]?.[name] ?? 0) + more }
+    }
+    if (by !== 0 && soles.length === 2) {
+      add('pelvis', 'tilt', by)
+      for (const side of soles) add(`${side}Ankle`, 'dorsiflexion', by)
+    }
+    // On one foot the hips are brought over it.
+    if (by !== 0 && soles.length === 1) add(`${soles[0]!}Hip`, 'abduction', -by)
+    const tilted = { ...figure, angles }
+    if (stands(tilted)) return tilted
+  }
+  return null
 }
 
 /** The angles that a body takes, as a figure: what stands is what is kept. */
@@ -116,8 +152,9 @@ export function proposalsFor(
   const all = MOVES.flatMap((make) => make(reference, card))
     .filter(({ way }) => !wanted || way === wanted)
     .flatMap((moved): Proposal[] => {
-      if (!stands(moved.figure)) return []
-      const figure = moved.figure === reference ? reference : settled(moved.figure)
+      const stood = moved.figure === reference ? reference : steadied(moved.figure)
+      if (!stood) return []
+      const figure = stood === reference ? reference : settled(stood)
       const lasts = moved.stay ? heldSeconds({ ...card, stay: moved.stay }, school) : seconds
       const demand = demandOf(figure, lasts, {
         eyesClosed: moved.eyesClosed ?? false,
@@ -128,9 +165,14 @@ export function proposalsFor(
       const { move, way } = moved
       return [{ move, way, figure, demand, rung: rungOf(card, reference, { ...moved, figure }) }]
     })
+  // Of two that are each other’s mirror one is enough: a form that is even has no side.
+  const even = card.sides === 'even'
   const of = (way: Way) => {
     const kept: Proposal[] = []
     for (const each of all.filter((proposal) => proposal.way === way)) {
+      const mirror = even ? told(mirroredFigure(each.figure)) : ''
+      const across = mirror === told(each.figure) ? '' : mirror
+      if (across && kept.some(({ figure }) => told(figure) === across)) continue
       const alike = kept.some(
         ({ figure, rung }) =>
           JSON.stringify([askedAngles(figure), figure.contacts]) ===
@@ -160,7 +202,8 @@ export function halfway(lower: Figure, upper: Figure): Figure | null {
   )
   for (const contacts of [lower.contacts, shared, upper.contacts]) {
     const figure: Figure = { ...lower, angles, contacts }
-    if (contacts.length > 0 && stands(figure)) return settled(figure)
+    const stood = contacts.length > 0 && steadied(figure)
+    if (stood) return settled(stood)
   }
   return null
 }
