@@ -1,127 +1,184 @@
 'use client'
 
-import { LABELS } from '@/core/language'
-import { Button, Radio, Textarea } from '@mantine/core'
-import { dropUnwritable, firstSideOf, freshId, PROPS, type Rung } from '@/core/card'
+import { Button } from '@mantine/core'
+import { type RefObject, useCallback, useMemo, useState } from 'react'
+import { freshId, PROPS, type Rung } from '@/core/card'
 import { withReferenceRung } from '@/core/figure'
-import { useSchool } from '../shared/school'
-import { TagsField } from '../shared/TagsField'
-import DrawnForm from './DrawnForm'
-import { More } from './More'
+import type { Person } from '@/core/ladder'
+import { LADDER } from '@/core/language'
+import { plainText } from '@/core/sides'
+import { later } from '../shared/later'
+import { PersonForm } from '../ladder/PersonForm'
+import { RungRow } from '../ladder/RungRow'
+import { useLadder } from '../ladder/useLadder'
+import classes from '../ladder/Ladder.module.css'
 import { PartList } from './PartList'
-import { RungSteps } from './RungSteps'
-import { LineSpread, SidedLine } from './SidedLine'
-import spread from './Spread.module.css'
-import { StayForm } from './StaySection'
 import { useBench, useBenchStore } from './store'
 
-/** Lines of a text area, one sign a line; blank ones are dropped. */
-const linesOf = (text: string) => dropUnwritable(text).split('\n')
+const SortRows = later(() => import('./SortRows').then((module) => module.SortRows))
+const Proposals = later(() => import('../ladder/Proposals').then((module) => module.Proposals))
+const Compare = later(() => import('../ladder/Compare').then((module) => module.Compare))
 
-/** The rungs, the most supported at the bottom, each told as a difference from the reference. */
+/** A rung that asks this much less than one below it is told while it is dragged. */
+const LESS = 1.5
+
+const moved = <T,>(list: readonly T[], from: number, to: number): T[] =>
+  list.toSpliced(from, 1).toSpliced(to, 0, list[from]!)
+
+/** The ladder: rungs that climb the page, what each asks, and for whom it is open. */
 export function LadderSection() {
   const bench = useBenchStore()
-  const school = useSchool()
-  const firstSide = useBench((state) => firstSideOf(state.card, school))
-  const makeReference = (id: string) => bench.getState().edit((card) => withReferenceRung(card, id))
+  const ladder = useBench((state) => state.card.ladder)
+  const [person, setPerson] = useState<Person | null>(null)
+  const [proposing, setProposing] = useState(false)
+  const [compared, setCompared] = useState<readonly [string, string] | null>(null)
+  const [over, setOver] = useState<readonly [from: number, to: number] | null>(null)
+  const seen = useLadder(person)
+  const name = (rung: Rung) => plainText(rung.name, bench.getState().card) || rung.id
+  const totalOf = (id: string) => {
+    const rung = seen?.rungs.get(id)
+    return rung?.sure && rung.demand ? rung.demand.total : null
+  }
+  const opened = ladder.filter(({ id }) => seen?.rungs.get(id)?.opening?.open)
+  const described = ladder.find((rung) => rung.reference)
+
+  // From the top down, as they are drawn.
+  const ids = useMemo(() => ladder.map(({ id }) => id).toReversed(), [ladder])
+  const put = useCallback(
+    (from: number, to: number) =>
+      bench.getState().edit((card) => ({
+        ...card,
+        ladder: moved(card.ladder.toReversed(), from, to).toReversed(),
+      })),
+    [bench]
+  )
+  const Sort = useCallback(
+    ({ box }: { box: RefObject<HTMLElement | null> }) => (
+      <SortRows
+        name="ladder"
+        noun="rung"
+        ids={ids}
+        box={box}
+        onMove={put}
+        onOver={(from, to) => setOver(to === null ? null : [from, to])}
+      />
+    ),
+    [ids, put]
+  )
+  const tentative = over ? moved(ids, ...over).toReversed() : null
+  const wrong = tentative?.flatMap((id, i) => {
+    const mine = totalOf(id)
+    const below = tentative.slice(0, i).find((each) => {
+      const its = totalOf(each)
+      return mine !== null && its !== null && mine < its - LESS
+    })
+    const rungs = [id, below].map((each) => ladder.find((rung) => rung.id === each))
+    return below ? [LADDER.asksLess(name(rungs[0]!), name(rungs[1]!))] : []
+  })
+
+  const take = (rung: Rung, total: number) =>
+    bench.getState().edit((card) => {
+      const above = card.ladder.findIndex(({ id }) => (totalOf(id) ?? -Infinity) > total)
+      const at = above < 0 ? card.ladder.length : above
+      return {
+        ...card,
+        ladder: card.ladder.toSpliced(at, 0, {
+          ...rung,
+          id: freshId(
+            'r',
+            card.ladder.map(({ id }) => id)
+          ),
+        }),
+      }
+    })
+
   return (
-    <PartList<Rung>
-      list="ladder"
-      noun="rung"
-      upward
-      teach="Start with the form that the steps describe, then an easier one below it. Rungs go from the most supported at the bottom to the most demanding on top."
-      make={(card) => ({
-        id: freshId(
-          'r',
-          card.ladder.map((rung) => rung.id)
-        ),
-        name: '',
-        ...(card.ladder.length === 0 ? { reference: true as const } : {}),
-        props: [],
-        steps: { replace: [], add: [], omit: [] },
-        upWhen: [],
-        downWhen: [],
-      })}
-      row={(rung, set, at, path) => (
-        <>
-          <LineSpread label={`Rung ${at}`}>
-            <SidedLine
-              calm
-              path={`${path}.name`}
-              value={rung.name}
-              label={`Rung ${at}`}
-              name={`Rung ${at}, name`}
-            />
-          </LineSpread>
-          <Radio
-            name="reference-rung"
-            label="the steps describe this form"
-            checked={rung.reference ?? false}
-            onChange={() => makeReference(rung.id)}
-          />
-          <TagsField
-            aria-label={`Props of rung ${at}`}
-            placeholder="props"
-            size="xs"
-            data={[...PROPS]}
-            value={rung.props}
-            onChange={(props) => set({ props: props.map(dropUnwritable) })}
-            style={{ flex: '1 1 260px' }}
-          />
-          {rung.figure && !rung.reference && (
-            <DrawnForm where={`${path}.figure`} side={firstSide} className={spread.drawn} />
-          )}
-          {!rung.reference && <RungSteps rung={rung} path={path} at={at} />}
-          <More
-            summary={`Its own stay${rung.stay ? `: ${LABELS.stay(rung.stay)}` : ' (as the card says)'}`}
+    <div className={classes.ladder}>
+      <div className={classes.bar}>
+        <PersonForm person={person} onPerson={setPerson} />
+        <span className={classes.barTools}>
+          <Button
+            size="compact-sm"
+            variant="default"
+            aria-expanded={proposing}
+            onClick={() => setProposing(!proposing)}
           >
-            {rung.stay ? (
-              <>
-                <StayForm stay={rung.stay} path={`${path}.stay`} />
-                <Button
-                  size="compact-xs"
-                  variant="default"
-                  onClick={() => set({ stay: undefined })}
-                >
-                  As the card says
-                </Button>
-              </>
-            ) : (
-              <Button
-                size="compact-xs"
-                variant="default"
-                onClick={() => set({ stay: { repeats: 1 } })}
-              >
-                Give this rung its own
-              </Button>
-            )}
-          </More>
-          <Textarea
-            label="Go up when"
-            description="one sign a line"
-            autosize
-            minRows={1}
-            size="xs"
-            dir="auto"
-            value={rung.upWhen.join('\n')}
-            onChange={(event) => set({ upWhen: linesOf(event.currentTarget.value) })}
-            onBlur={() => set({ upWhen: rung.upWhen.filter((sign) => sign.trim()) })}
-            style={{ flex: '1 1 220px' }}
-          />
-          <Textarea
-            label="Come down when"
-            description="one sign a line"
-            autosize
-            minRows={1}
-            size="xs"
-            dir="auto"
-            value={rung.downWhen.join('\n')}
-            onChange={(event) => set({ downWhen: linesOf(event.currentTarget.value) })}
-            onBlur={() => set({ downWhen: rung.downWhen.filter((sign) => sign.trim()) })}
-            style={{ flex: '1 1 220px' }}
-          />
-        </>
+            Propose rungs
+          </Button>
+          {ladder.length > 1 && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() => setCompared([ladder.at(-2)!.id, ladder.at(-1)!.id])}
+            >
+              Compare two
+            </Button>
+          )}
+        </span>
+      </div>
+      {person && seen && (
+        <p className={classes.first} role="status">
+          {opened.length > 0
+            ? LADDER.person.first(name(opened[0]!))
+            : ladder.length > 0
+              ? LADDER.person.none
+              : ''}
+        </p>
       )}
-    />
+      {proposing && (
+        <Proposals
+          now={described ? totalOf(described.id) : null}
+          onTake={take}
+          onClose={() => setProposing(false)}
+        />
+      )}
+      {wrong && (
+        <p className={classes.first} role="status">
+          {wrong.length === 0 ? LADDER.climbsSo : wrong.join(' ')}
+        </p>
+      )}
+      <PartList<Rung>
+        list="ladder"
+        noun="rung"
+        upward
+        idOf={({ id }) => id}
+        Sort={Sort}
+        teach="Start with the form that the steps describe, then an easier one below it. Rungs go from the most supported at the bottom to the most demanding on top."
+        make={(card) => ({
+          id: freshId(
+            'r',
+            card.ladder.map((rung) => rung.id)
+          ),
+          name: '',
+          ...(card.ladder.length === 0 ? { reference: true as const } : {}),
+          props: [],
+          steps: { replace: [], add: [], omit: [] },
+          upWhen: [],
+          downWhen: [],
+        })}
+        row={(rung, set, at, path) => (
+          <RungRow
+            rung={rung}
+            set={set}
+            at={at}
+            path={path}
+            props={PROPS}
+            seen={seen?.rungs.get(rung.id) ?? null}
+            offered={seen?.offered ?? null}
+            onReference={() => bench.getState().edit((card) => withReferenceRung(card, rung.id))}
+            onCompare={(other) => setCompared([other, rung.id])}
+            below={ladder[at - 2]?.id}
+          />
+        )}
+      />
+      {compared && (
+        <Compare
+          card={bench.getState().card}
+          seen={seen}
+          ids={compared}
+          onClose={() => setCompared(null)}
+        />
+      )}
+    </div>
   )
 }

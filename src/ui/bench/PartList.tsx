@@ -2,7 +2,13 @@
 
 import { ActionIcon, Button, Text } from '@mantine/core'
 import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-react'
-import { type KeyboardEvent, type ReactNode, useRef } from 'react'
+import {
+  type ComponentType,
+  type KeyboardEvent,
+  type ReactNode,
+  type RefObject,
+  useRef,
+} from 'react'
 import { flushSync } from 'react-dom'
 import type { Card } from '@/core/card'
 import { FindingsAt } from './FindingsAt'
@@ -19,6 +25,9 @@ interface Props<T> {
   teach: string
   /** Rungs are drawn with the last one, the most demanding, on top. */
   upward?: boolean
+  /** What each part is told by, so that it can be dragged; `Sort` puts the grips in. */
+  idOf?: (part: T) => string
+  Sort?: ComponentType<{ box: RefObject<HTMLElement | null> }>
   make: (card: Card) => T
   row: (part: T, set: (change: Partial<T>) => void, at: number, path: string) => ReactNode
 }
@@ -96,13 +105,15 @@ export function PartList<T extends object>(props: Props<T>) {
     const name = `${noun} ${index + 1}`
     return (
       <div
-        key={index}
+        key={props.idOf?.(part) ?? index}
         data-part={index}
+        data-row={props.idOf?.(part)}
         className={`${classes.row} ${upward ? classes.rung : ''}`}
         role="group"
         aria-label={name}
         onKeyDown={(event) => keyDown(event, index)}
       >
+        {props.idOf && <span data-grip className={classes.gripPlace} />}
         <div className={classes.fields}>
           {props.row(part, set, index + 1, path)}
           <FindingsAt path={path} />
@@ -131,6 +142,7 @@ export function PartList<T extends object>(props: Props<T>) {
         </Text>
       )}
       {upward ? rows.toReversed() : rows}
+      {props.Sort && parts.length > 1 && <props.Sort box={box} />}
       <Button
         variant="subtle"
         size="compact-sm"

@@ -27,13 +27,15 @@ interface Props {
   /** The element that holds the rows, each marked with its id. */
   box: RefObject<HTMLElement | null>
   onMove: (from: number, to: number) => void
+  /** Hears where a row would land while it is dragged; null when it is let go. */
+  onOver?: (from: number, to: number | null) => void
 }
 
 /**
  * Drag and drop for the rows of a spread: it comes after them and puts a grip into each, so that
  * a row which is typed in knows nothing of it.
  */
-export function SortRows({ name, noun, ids, box, onMove }: Props) {
+export function SortRows({ name, noun, ids, box, onMove, onOver }: Props) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates })
@@ -44,7 +46,12 @@ export function SortRows({ name, noun, ids, box, onMove }: Props) {
       sensors={sensors}
       collisionDetection={closestCenter}
       modifiers={[restrictToVerticalAxis]}
+      onDragOver={({ active, over }) =>
+        onOver?.(ids.indexOf(String(active.id)), over ? ids.indexOf(String(over.id)) : null)
+      }
+      onDragCancel={({ active }) => onOver?.(ids.indexOf(String(active.id)), null)}
       onDragEnd={({ active, over }) => {
+        onOver?.(ids.indexOf(String(active.id)), null)
         if (over && active.id !== over.id)
           onMove(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)))
       }}

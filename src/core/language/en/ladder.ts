@@ -233,6 +233,8 @@ export const englishLadder = {
   demandedMeans,
   inAll: 'in all',
   beside: 'beside the ladder',
+  asksLess: (name: string, below: string) => `“${name}” asks less than “${below}” below it.`,
+  climbsSo: 'In this order the ladder climbs.',
   origin,
   from,
   unsure,

@@ -1,0 +1,229 @@
+'use client'
+
+import { Button, Checkbox, Radio } from '@mantine/core'
+import { Fragment } from 'react'
+import { DEMANDED, dropUnwritable, type Rung } from '@/core/card'
+import { LABELS, LADDER } from '@/core/language'
+import { plainText } from '@/core/sides'
+import type { RungSeen } from '@/workers/ladder'
+import { More } from '../bench/More'
+import { RungCues } from '../bench/RungCues'
+import { RungSteps } from '../bench/RungSteps'
+import { LineSpread, SidedLine } from '../bench/SidedLine'
+import { StayForm } from '../bench/StaySection'
+import { useBench } from '../bench/store'
+import { FigureSvg } from '../shared/FigureSvg'
+import { later } from '../shared/later'
+import { TagsField } from '../shared/TagsField'
+import classes from './Ladder.module.css'
+import type { LadderSeen } from './useLadder'
+
+// The library that draws charts is large, and comes after the words.
+const DemandBars = later(() => import('./DemandBars').then((module) => module.DemandBars))
+
+interface Props {
+  rung: Rung
+  set: (change: Partial<Rung>) => void
+  /** Number of the rung, from the bottom. */
+  at: number
+  path: string
+  props: readonly string[]
+  seen: RungSeen | null
+  offered: LadderSeen['offered'] | null
+  /** The rung below, to compare with. */
+  below: string | undefined
+  onReference: () => void
+  onCompare: (other: string) => void
+}
+
+/** One rung: its form, what changes, what it asks, its signs, and for whom it is open. */
+export function RungRow(props: Props) {
+  const { rung, set, at, path, seen, offered, below } = props
+  const own = rung.stay ? LABELS.stay(rung.stay) : ''
+  return (
+    <div className={classes.rung}>
+      <div className={classes.form}>
+        {seen?.drawing && <FigureSvg drawing={seen.drawing} label={rung.name || `Rung ${at}`} />}
+      </div>
+      <div className={classes.words}>
+        <LineSpread label={`Rung ${at}`}>
+          <SidedLine
+            calm
+            path={`${path}.name`}
+            value={rung.name}
+            label={`Rung ${at}`}
+            name={`Rung ${at}, name`}
+          />
+        </LineSpread>
+        <Opening seen={seen} />
+        <Changes rung={rung} />
+        <div className={classes.signs}>
+          <TagsField
+            aria-label={`Rung ${at}, go up when`}
+            label={`△ ${LABELS.sheet.upWhen.toLowerCase()}`}
+            size="xs"
+            placeholder="pick a sign, or write one"
+            data={offered?.up ?? []}
+            value={rung.upWhen}
+            onChange={(upWhen) => set({ upWhen: upWhen.map(dropUnwritable) })}
+          />
+          <TagsField
+            aria-label={`Rung ${at}, come down when`}
+            label={`▽ ${LABELS.sheet.downWhen.toLowerCase()}`}
+            size="xs"
+            placeholder="pick a sign, or write one"
+            data={offered?.down ?? []}
+            value={rung.downWhen}
+            onChange={(downWhen) => set({ downWhen: downWhen.map(dropUnwritable) })}
+          />
+        </div>
+        {seen?.signs.map(({ sign, read, met }) => (
+          <p key={sign} className={classes.soft}>
+            {met ? '●' : '○'} {sign}: the figure reads {read}
+          </p>
+        ))}
+        <More summary={`Props, steps, cues and stay${own ? `: ${own}` : ''}`}>
+          <div className={classes.more}>
+            <TagsField
+              aria-label={`Props of rung ${at}`}
+              placeholder="props"
+              size="xs"
+              data={[...props.props]}
+              value={rung.props}
+              onChange={(all) => set({ props: all.map(dropUnwritable) })}
+            />
+            <Radio
+              size="xs"
+              name="reference-rung"
+              label="the steps describe this form"
+              checked={rung.reference ?? false}
+              onChange={props.onReference}
+            />
+            {!rung.reference && (
+              <Checkbox
+                size="xs"
+                label={LABELS.sheet.beside}
+                checked={rung.beside ?? false}
+                onChange={(event) =>
+                  set({ beside: event.currentTarget.checked ? true : undefined })
+                }
+              />
+            )}
+            {!rung.reference && <RungSteps rung={rung} path={path} at={at} />}
+            {!rung.reference && <RungCues rung={rung} path={path} at={at} />}
+            {rung.stay ? (
+              <>
+                <StayForm stay={rung.stay} path={`${path}.stay`} />
+                <Button
+                  size="compact-xs"
+                  variant="default"
+                  onClick={() => set({ stay: undefined })}
+                >
+                  Stay as the card says
+                </Button>
+              </>
+            ) : (
+              <Button
+                size="compact-xs"
+                variant="default"
+                onClick={() => set({ stay: { repeats: 1 } })}
+              >
+                Give this rung a stay of its own
+              </Button>
+            )}
+          </div>
+        </More>
+      </div>
+      <div className={classes.asks}>
+        {seen?.demand ? (
+          <>
+            <p className={classes.total}>
+              <b>{Math.round(seen.demand.total)}</b> {LADDER.inAll}
+              {rung.reference && <> · {LABELS.sheet.described}</>}
+              {rung.beside && <> · {LADDER.beside}</>}
+            </p>
+            <DemandBars demand={seen.demand} faint={!seen.sure} width={240} />
+            {!seen.sure && <p className={classes.soft}>{seen.from}</p>}
+            <More summary="Why">
+              <dl className={classes.why}>
+                {DEMANDED.map((part) => (
+                  <Fragment key={part}>
+                    <dt>{LADDER.demanded[part]}</dt>
+                    <dd>{seen.why[part].join('; ') || LADDER.origin.none}</dd>
+                  </Fragment>
+                ))}
+                <dt>form</dt>
+                <dd>{seen.from}</dd>
+              </dl>
+            </More>
+          </>
+        ) : (
+          seen && <p className={classes.soft}>{LADDER.from.none}</p>
+        )}
+        {seen && seen.seconds > 0 && (
+          <p className={classes.soft}>{LABELS.duration(seen.seconds)} in all</p>
+        )}
+        {below && (
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            onClick={() => props.onCompare(below)}
+            aria-label={`Compare rung ${at} with the one below`}
+          >
+            Compare with the one below
+          </Button>
+        )}
+        {seen?.findings.map(({ rule, where, message }) => (
+          <p key={rule + where + message} className={classes.soft}>
+            On this rung: {message}
+          </p>
+        ))}
+      </div>
+    </div>
+  )
+}
+
+/** Whether the rung is open to the person that is set, and what is missing. */
+function Opening({ seen }: { seen: RungSeen | null }) {
+  const opening = seen?.opening
+  if (!opening) return null
+  const { person } = LADDER
+  const word = opening.open === null ? person.unsure : opening.open ? person.open : person.closed
+  return (
+    <p className={classes.opening} data-open={String(opening.open)}>
+      <span aria-hidden>{opening.open === null ? '?' : opening.open ? '●' : '○'}</span>{' '}
+      <b>{word}</b>
+      {opening.missing.length > 0 && `: ${opening.missing.join('; ')}`}
+      {opening.closes.length > 0 && <> → {opening.closes.join('; ')}</>}
+    </p>
+  )
+}
+
+/** What a rung does otherwise than the form described, in one line each. */
+function Changes({ rung }: { rung: Rung }) {
+  const card = useBench((state) => state.card)
+  const plain = (text: string) => plainText(text, card)
+  const { replace, add, omit } = rung.steps
+  const steps = new Map(
+    [...card.enter, ...card.otherWay, ...card.exit].map(({ id, text }) => [id, plain(text)])
+  )
+  const lines = [
+    rung.props.length ? LABELS.sheet.with(rung.props) : '',
+    ...replace.map(({ text }) => plain(text)),
+    ...add.map(({ step }) => `+ ${plain(step.text)}`),
+    ...omit.map((id) => `${LABELS.sheet.leaveOut(steps.get(id) ?? id)}.`),
+    ...(rung.cues?.replace ?? []).map(({ text }) => plain(text)),
+    ...(rung.cues?.add ?? []).map(
+      (cue) => `${LABELS.sheet.moreCue(LABELS.region[cue.region])} ${plain(cue.text)}`
+    ),
+    rung.stay ? LABELS.sheet.stays(LABELS.stay(rung.stay), '') : '',
+  ].filter(Boolean)
+  if (lines.length === 0) return null
+  return (
+    <ul className={classes.changes}>
+      {lines.map((line, i) => (
+        <li key={i}>{line}</li>
+      ))}
+    </ul>
+  )
+}
