@@ -26,17 +26,19 @@ async function run(argv: string[]): Promise<number> {
     .argument('<files...>')
     .option('--json', 'as JSON')
     .option('--review', 'tell what is not written yet, too')
+    .option('--rung <id>', 'the form; else the one that the steps describe')
     .action(async (files, options) => {
-      code = (await import('./verbs/check')).check(files, options)
+      code = await (await import('./verbs/check')).check(files, options)
     })
   program
     .command('convert')
     .description('write a card in another format')
     .argument('<file>')
     .requiredOption('--to <format>', 'md or json')
+    .option('--rung <id>', 'the form as a card of its own; else the whole card')
     .option('--out <file>', 'where to; else the standard output')
     .action(async (file, options) => {
-      code = (await import('./verbs/convert')).convert(file, options)
+      code = await (await import('./verbs/convert')).convert(file, options)
     })
   program
     .command('time')
@@ -98,6 +100,7 @@ async function run(argv: string[]): Promise<number> {
     .description('print cards to a PDF')
     .argument('<files...>')
     .option('--stock <paper>', 'A4, A5 or A6', 'A5')
+    .option('--rung <id>', 'the form; else the one that the steps describe')
     .requiredOption('--out <file>', 'the PDF to write')
     .action(async (files, options) => {
       code = await (await import('./verbs/print')).print(files, options)

@@ -2,6 +2,7 @@ import { type Card, DEFAULT_SCHOOL, type Finding, pathKeys, titleOf } from '@/co
 import { checkCard } from '@/core/check'
 import { FINDINGS, GOOD, out } from '../badCall'
 import { cardsFrom, textOf } from '../files'
+import { onRung } from '../onRung'
 
 /** Line of a finding in its file: the first line that holds its words, or those beside it. */
 function lineOf(text: string, card: Card, where: string): number {
@@ -18,10 +19,17 @@ function lineOf(text: string, card: Card, where: string): number {
 }
 
 /** Tells what is to be mended on cards. */
-export function check(files: string[], options: { json?: boolean; review?: boolean }): number {
+export async function check(
+  files: string[],
+  options: { json?: boolean; review?: boolean; rung?: string }
+): Promise<number> {
   const all: (Finding & { file: string })[] = []
   for (const { file, card } of cardsFrom(files)) {
-    const findings = checkCard(card, DEFAULT_SCHOOL, options.review)
+    const findings = checkCard(
+      await onRung(file, card, options.rung),
+      DEFAULT_SCHOOL,
+      options.review
+    )
     all.push(...findings.map((finding) => ({ ...finding, file })))
     if (options.json) continue
     const text = textOf(file)

@@ -3,14 +3,17 @@ import { DEFAULT_SCHOOL, titleOf } from '@/core/card'
 import { printCards } from '@/server/print'
 import { BadCall, GOOD, oneOf, out } from '../badCall'
 import { cardsFrom } from '../files'
+import { onRung } from '../onRung'
 
 /** Prints cards to a PDF. */
 export async function print(
   files: string[],
-  options: { stock: string; out: string }
+  options: { stock: string; out: string; rung?: string }
 ): Promise<number> {
   const stock = oneOf('the paper', options.stock, ['A4', 'A5', 'A6'])
-  const cards = cardsFrom(files).map(({ card }) => card)
+  const cards = await Promise.all(
+    cardsFrom(files).map(({ file, card }) => onRung(file, card, options.rung))
+  )
   const titles = new Map(cards.map((card) => [card.id, titleOf(card)]))
   const pdf = await printCards(cards, DEFAULT_SCHOOL, titles, stock)
   try {

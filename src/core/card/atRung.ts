@@ -21,7 +21,10 @@ function cuesOn(cues: readonly Cue[], { cues: change }: Rung): Cue[] {
     .filter(({ id }) => !change.omit.includes(id))
     .map((cue) => {
       const instead = change.replace.find((each) => each.cue === cue.id)
-      return instead ? { ...cue, text: instead.text } : cue
+      if (!instead) return cue
+      // Other words ask for something else: what the card measures and draws for them is not theirs.
+      const { measure: _, mark: __, ...rest } = cue
+      return { ...rest, text: instead.text }
     })
   const level = ({ region }: Cue) => REGIONS.indexOf(region)
   for (const cue of change.add) {

@@ -239,9 +239,7 @@ function rungItems(rung: Card['ladder'][number]): ListItem {
 const cueItems = (cues: Card['ladder'][number]['cues']): ListItem[] =>
   cues
     ? [
-        ...cues.replace.map(({ cue, text }) =>
-          item(line(`Replace cue ${cue}:`, text))
-        ),
+        ...cues.replace.map(({ cue, text }) => item(line(`Replace cue ${cue}:`, text))),
         ...cues.add.map((cue) => cueItem(cue, `Add cue ${cue.region}`)),
         ...cues.omit.map((id) => always('Omit cue', id)),
       ]

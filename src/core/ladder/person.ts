@@ -266,6 +266,20 @@ function within(figure: Figure, person: Person, f: Solved): Solved {
   return solve(figure, { stature: person.stature, limits: { min, max } })
 }
 
+/**
+ * How far each contact stays away, in cm: on the person’s proportions, and where a range is
+ * short, of what reaches for the floor, on their ranges. A base that does not come to rest there
+ * tells nothing of the reach.
+ */
+function gapsOf(figure: Figure, person: Person, f: Solved, limited: boolean): number[] {
+  const whole = contactGaps(figure, f, person.stature)
+  if (!limited) return whole
+  const short = contactGaps(figure, within(figure, person, f), person.stature)
+  const reaches = figure.contacts.map(({ part }) => REACHES.test(part))
+  const rests = short.every((cm, i) => reaches[i] || cm <= NEAR_CM)
+  return whole.map((cm, i) => (rests && reaches[i] ? short[i]! : cm))
+}
+
 /** Props that raise the floor, from the lowest. */
 const RAISES = ['blanket', ...BLOCK_HEIGHTS.map((height) => `block ${height}`), 'chair']
 const REACHES =
@@ -305,9 +319,7 @@ export function openingOf(id: string, drawn: Figure, person: Person): Opening {
     .reduce((sum, { share }) => sum + share, 0)
   if (!person.weightOnHands && onHands > STEADIES) missing.push({ of: 'weight', share: onHands })
   const closes: Closes[] = []
-  const limited = missing.some(({ of }) => of === 'degrees')
-  const there = limited ? within(figure, person, f) : f
-  const gaps = contactGaps(figure, there, person.stature)
+  const gaps = gapsOf(figure, person, f, missing.length > 0)
   figure.contacts.forEach(({ part, on }, i) => {
     if (gaps[i]! > NEAR_CM) missing.push({ of: 'contact', part, on, cm: gaps[i]! })
   })

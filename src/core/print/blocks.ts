@@ -54,6 +54,8 @@ export interface Item {
   drawn?: Drawn[]
   /** Set apart from the others: the rung that the steps describe. */
   marked?: boolean
+  /** Numbers from 0 to 100, drawn small. */
+  bars?: { label: string; value: number }[]
 }
 
 export type Block =
@@ -112,8 +114,11 @@ const once = (right: string, middle = '', id = right): PlainRow => ({
 const drawnRow = ({ caption, figure }: Drawn): PlainRow =>
   once(figureWords(figure), caption, caption)
 
-function itemRows({ lines, drawn = [] }: Item): PlainRow[] {
-  const told = lines.map((line) => wordsOf(line)).filter(Boolean)
+function itemRows({ lines, drawn = [], bars = [] }: Item): PlainRow[] {
+  const told = [
+    ...lines.map((line) => wordsOf(line)),
+    bars.map(({ label, value }) => `${label} ${value}`).join(', '),
+  ].filter(Boolean)
   return [...told.map((text) => once(text)), ...drawn.map(drawnRow)]
 }
 

@@ -12,6 +12,7 @@ import {
 import {
   type Card,
   conventionsOn,
+  DEMANDED,
   partsOf,
   type Want,
   type Cue,
@@ -41,7 +42,8 @@ import {
   sizeWords,
   STATURES,
 } from '../figure'
-import { FIGURE, type Labels } from '../language'
+import { demandsOf } from '../ladder'
+import { FIGURE, LADDER, type Labels } from '../language'
 import { otherSide, plainText, type MirrorOptions, stretches } from '../sides'
 import { type Block, bold, type Drawn, ink, type Item, type Line, type Row, soft } from './blocks'
 
@@ -465,6 +467,7 @@ const ladder: Lay = (of) => {
   const { spoken, firstSide, labels, sided } = of
   if (spoken.ladder.length === 0) return []
   const final = finalFigure(of.card)?.id
+  const demands = demandsOf(of.card, of.school)
   const rungs = spoken.ladder.map((rung, i): Item => {
     const name = plainText(rung.name, of.options)
     const signs = (label: string, all: string[]) =>
@@ -477,9 +480,19 @@ const ladder: Lay = (of) => {
       const each = drawnForm(of, `step ${step.id}`, labels.sheet.figureOf(step.text), firstSide)
       return each ? [each] : []
     })
+    const { demand, sure } = demands[i]!
     return {
       id: rung.id,
       ...(rung.reference ? { marked: true } : {}),
+      // What is not sure is not printed as a number.
+      ...(demand && sure
+        ? {
+            bars: DEMANDED.map((part) => ({
+              label: LADDER.demanded[part],
+              value: Math.round(demand.parts[part].value),
+            })),
+          }
+        : {}),
       lines: [
         [
           bold(`${i + 1} ${name}`),

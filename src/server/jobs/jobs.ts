@@ -39,13 +39,21 @@ export async function print({
   cards,
   school,
   titles,
+  rung,
 }: {
   cards: StoredText[]
   school: School
   titles: [string, string][]
+  /** The form of each card; the form described when it is left out. */
+  rung?: string
 }): Promise<Uint8Array> {
-  const { printCards } = await import('../print')
-  return printCards(cards.map(storedBody), school, new Map(titles))
+  const [{ printCards }, { rungCard }] = await Promise.all([
+    import('../print'),
+    import('@/core/ladder'),
+  ])
+  const bodies = cards.map(storedBody)
+  const done = rung === undefined ? bodies : bodies.map((card) => rungCard(card, rung))
+  return printCards(done, school, new Map(titles))
 }
 
 /** The figure of one form of a card as SVG; null when it is not drawn. */

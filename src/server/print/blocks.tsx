@@ -249,8 +249,27 @@ function Rung({ item }: { item: ItemBlock }) {
         last={{ fontSize: 8.4, paddingLeft: 10 }}
         lines={item.lines}
       />
+      {item.bars && <Bars bars={item.bars} />}
       <View style={{ height: 1.6, backgroundColor: INK }} />
     </>
+  )
+}
+
+/** Numbers from 0 to 100 side by side, each a bar with its word. */
+function Bars({ bars }: { bars: NonNullable<ItemBlock['bars']> }) {
+  return (
+    <View wrap={false} style={{ flexDirection: 'row', paddingLeft: 10, paddingBottom: 2.5 }}>
+      {bars.map(({ label, value }) => (
+        <View key={label} style={{ width: `${100 / bars.length}%`, paddingRight: 5 }}>
+          <View style={{ height: 3.4, backgroundColor: '#e4e4e0' }}>
+            <View style={{ height: 3.4, width: `${value}%`, backgroundColor: INK }} />
+          </View>
+          <Text style={{ fontSize: 6.4, color: GREY }}>
+            {label} {value}
+          </Text>
+        </View>
+      ))}
+    </View>
   )
 }
 

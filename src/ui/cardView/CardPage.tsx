@@ -11,10 +11,25 @@ import { api } from '../shared/api'
 import classes from './CardPage.module.css'
 
 /** The frame around a card that is read: the ways to the bench, to paper and to a file. */
-export function CardPage({ id, children }: { id: string; children: ReactNode }) {
+export function CardPage({
+  id,
+  rung,
+  children,
+}: {
+  id: string
+  /** The rung that is read; the form described when it is left out. */
+  rung?: string
+  children: ReactNode
+}) {
+  const onRung = rung === undefined ? '' : `?rung=${rung}`
   return (
     <>
       <Header>
+        {rung !== undefined && (
+          <Button component={Link} href={`/cards/${id}`} variant="subtle" size="compact-md">
+            The whole card
+          </Button>
+        )}
         <PlayButton
           get={async () => {
             const [{ card }, { school }] = await Promise.all([
@@ -35,7 +50,7 @@ export function CardPage({ id, children }: { id: string; children: ReactNode }) 
         </Button>
         <Button
           component="a"
-          href={`/api/cards/${id}/pdf`}
+          href={`/api/cards/${id}/pdf${onRung}`}
           target="_blank"
           size="compact-md"
           leftSection={<IconPrinter size={16} />}

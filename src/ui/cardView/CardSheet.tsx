@@ -84,6 +84,7 @@ function OneBlock({ block, ...rest }: BlockProps<Block['kind']>) {
           {block.items.map((item) => (
             <li key={item.id} className={item.marked ? classes.reference : undefined}>
               <Lines item={item} side={rest.sheet.firstSide} rest={classes.rungFacts} />
+              {item.bars && <Bars bars={item.bars} />}
             </li>
           ))}
         </ol>
@@ -142,6 +143,21 @@ function Lines({ item, side, rest }: { item: Item; side: Side; rest?: string }) 
     </>
   )
 }
+
+/** Small bars from 0 to 100, each with its word and number. */
+const Bars = ({ bars }: { bars: NonNullable<Item['bars']> }) => (
+  <dl className={classes.bars}>
+    {bars.map(({ label, value }) => (
+      <div key={label}>
+        <dt>{label}</dt>
+        <dd>
+          <span style={{ width: `${value / 2}px` }} />
+          {value}
+        </dd>
+      </div>
+    ))}
+  </dl>
+)
 
 const OneLine = ({ line, side }: { line: Line; side: Side }) => (
   <p>

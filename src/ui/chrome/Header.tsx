@@ -12,7 +12,7 @@ export function Header({
   here,
   children,
 }: {
-  here?: 'shelf' | 'files' | 'findings' | 'school'
+  here?: 'shelf' | 'files' | 'findings' | 'ladders' | 'school'
   children?: ReactNode
 }) {
   return (
@@ -32,6 +32,9 @@ export function Header({
         </Link>
         <Link href="/findings" aria-current={here === 'findings' ? 'page' : undefined}>
           Findings
+        </Link>
+        <Link href="/ladders" aria-current={here === 'ladders' ? 'page' : undefined}>
+          Ladders
         </Link>
         <Link href="/school" aria-current={here === 'school' ? 'page' : undefined}>
           School

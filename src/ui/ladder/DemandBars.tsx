@@ -8,6 +8,22 @@ import { LADDER } from '@/core/language'
 const INK = { fontSize: 11, fill: 'var(--ink)' }
 const ROW = 17
 const WORDS = 92
+const LEAST = 0.4
+
+/** The word of a bar, on one line. */
+const Word = ({
+  x,
+  y,
+  payload,
+}: {
+  x: number | string
+  y: number | string
+  payload: { value: string }
+}) => (
+  <text x={x} y={y} dy={4} textAnchor="end" {...INK}>
+    {payload.value}
+  </text>
+)
 
 /** Each part of a demand as a bar from 0 to 100; of two demands the bars stand one under the other. */
 export function DemandBars({
@@ -27,6 +43,9 @@ export function DemandBars({
     part: LADDER.demanded[part],
     value: Math.round(demand[part]),
     ...(beside ? { other: Math.round(beside[part]) } : {}),
+    // A bar of nothing still has its place and its number.
+    long: Math.max(LEAST, demand[part]),
+    ...(beside ? { otherLong: Math.max(LEAST, beside[part]) } : {}),
   }))
   const told = data
     .map(
@@ -51,13 +70,13 @@ export function DemandBars({
           type="category"
           dataKey="part"
           width={WORDS}
-          tick={INK}
+          tick={Word}
           tickLine={false}
           axisLine={{ stroke: 'var(--rule)' }}
           interval={0}
         />
         <Bar
-          dataKey="value"
+          dataKey="long"
           isAnimationActive={false}
           fill="var(--figure-cloth)"
           background={{ fill: 'var(--right-tint)' }}
@@ -69,7 +88,7 @@ export function DemandBars({
         </Bar>
         {beside && (
           <Bar
-            dataKey="other"
+            dataKey="otherLong"
             isAnimationActive={false}
             fill="var(--leaf)"
             stroke="var(--ink)"

@@ -1,6 +1,7 @@
 'use client'
 
 import { Button, Checkbox, Radio } from '@mantine/core'
+import Link from 'next/link'
 import { Fragment } from 'react'
 import { DEMANDED, dropUnwritable, type Rung } from '@/core/card'
 import { LABELS, LADDER } from '@/core/language'
@@ -39,6 +40,7 @@ interface Props {
 /** One rung: its form, what changes, what it asks, its signs, and for whom it is open. */
 export function RungRow(props: Props) {
   const { rung, set, at, path, seen, offered, below } = props
+  const id = useBench((state) => state.card.id)
   const own = rung.stay ? LABELS.stay(rung.stay) : ''
   return (
     <div className={classes.rung}>
@@ -62,7 +64,7 @@ export function RungRow(props: Props) {
             aria-label={`Rung ${at}, go up when`}
             label={`△ ${LABELS.sheet.upWhen.toLowerCase()}`}
             size="xs"
-            placeholder="pick a sign, or write one"
+            placeholder="pick or write"
             data={offered?.up ?? []}
             value={rung.upWhen}
             onChange={(upWhen) => set({ upWhen: upWhen.map(dropUnwritable) })}
@@ -71,7 +73,7 @@ export function RungRow(props: Props) {
             aria-label={`Rung ${at}, come down when`}
             label={`▽ ${LABELS.sheet.downWhen.toLowerCase()}`}
             size="xs"
-            placeholder="pick a sign, or write one"
+            placeholder="pick or write"
             data={offered?.down ?? []}
             value={rung.downWhen}
             onChange={(downWhen) => set({ downWhen: downWhen.map(dropUnwritable) })}
@@ -138,11 +140,11 @@ export function RungRow(props: Props) {
         {seen?.demand ? (
           <>
             <p className={classes.total}>
-              <b>{Math.round(seen.demand.total)}</b> {LADDER.inAll}
+              {LADDER.asks} <b>{Math.round(seen.demand.total)}</b> {LADDER.outOf}
               {rung.reference && <> · {LABELS.sheet.described}</>}
               {rung.beside && <> · {LADDER.beside}</>}
             </p>
-            <DemandBars demand={seen.demand} faint={!seen.sure} width={240} />
+            <DemandBars demand={seen.demand} faint={!seen.sure} width={232} />
             {!seen.sure && <p className={classes.soft}>{seen.from}</p>}
             <More summary="Why">
               <dl className={classes.why}>
@@ -161,7 +163,17 @@ export function RungRow(props: Props) {
           seen && <p className={classes.soft}>{LADDER.from.none}</p>
         )}
         {seen && seen.seconds > 0 && (
-          <p className={classes.soft}>{LABELS.duration(seen.seconds)} in all</p>
+          <p className={classes.soft}>takes {LABELS.duration(seen.seconds)}</p>
+        )}
+        {!rung.reference && (
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            component={Link}
+            href={`/cards/${id}?rung=${rung.id}`}
+          >
+            Read and print this rung
+          </Button>
         )}
         {below && (
           <Button

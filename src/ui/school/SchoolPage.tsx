@@ -22,6 +22,7 @@ import { breathsAMinute } from '@/core/breath'
 import {
   type Card,
   CONVENTIONS,
+  DEMANDED,
   dropUnwritable,
   type School,
   SEVERITIES,
@@ -30,10 +31,13 @@ import {
   tidyProse,
 } from '@/core/card'
 import { RULES } from '@/core/check'
+import { DEMAND_WEIGHTS } from '@/core/ladder'
+import { LADDER } from '@/core/language'
 import type { DeckJob } from '@/workers/deckFindings'
 import { Header } from '../chrome/Header'
 import { api, ApiError } from '../shared/api'
 import { SeverityMark } from '../shared/SeverityMark'
+import { TagsField } from '../shared/TagsField'
 import { useDeckFindings } from '../shared/useDeckFindings'
 import classes from './SchoolPage.module.css'
 
@@ -201,6 +205,46 @@ function Form({ deck, onSaved }: { deck: Deck; onSaved: (school: School) => void
           a card always has the same.
         </Text>
         <Bodies school={school} onChange={set} />
+      </section>
+
+      <section className={classes.part} aria-labelledby="ladders">
+        <h2 id="ladders">What counts on a ladder</h2>
+        <Text size="sm" c="dimmed">
+          How much each part of what a rung asks counts in all, from 0 to 10; and the house phrases
+          that are offered for going up and coming down.
+        </Text>
+        <SimpleGrid cols={{ base: 3, sm: 6 }} spacing="sm" mt="xs">
+          {DEMANDED.map((part) => (
+            <NumberInput
+              key={part}
+              size="xs"
+              label={LADDER.demanded[part]}
+              title={LADDER.demandedMeans[part]}
+              min={0}
+              max={10}
+              step={0.5}
+              placeholder={String(DEMAND_WEIGHTS[part])}
+              value={school.weights[part] ?? ''}
+              onChange={(value) => {
+                const { [part]: _, ...others } = school.weights
+                set({ weights: typeof value === 'number' ? { ...others, [part]: value } : others })
+              }}
+            />
+          ))}
+        </SimpleGrid>
+        {(['up', 'down'] as const).map((way) => (
+          <TagsField
+            key={way}
+            mt="xs"
+            size="xs"
+            label={way === 'up' ? 'Signs to go up' : 'Signs to come down'}
+            data={LADDER.phrases[way]}
+            value={school.signs[way]}
+            onChange={(signs) =>
+              set({ signs: { ...school.signs, [way]: signs.map(dropUnwritable) } })
+            }
+          />
+        ))}
       </section>
 
       <section className={classes.part} aria-labelledby="conventions">

@@ -7,14 +7,17 @@ import { loadSchool } from '@/server/school'
 
 type Context = { params: Promise<{ id: string }> }
 
-/** The card as an A5 PDF. */
-export function GET(_request: Request, { params }: Context) {
+/** The card as an A5 PDF; with `?rung=ID` as it is done on that rung. */
+export function GET(request: Request, { params }: Context) {
   return answering(async () => {
     const { id } = await params
     const [stored] = await storedDeck([id])
     if (!stored) return problem(404, 'No such card', `There is no card “${id}”.`)
+    const rung = new URL(request.url).searchParams.get('rung') ?? undefined
+    if (rung !== undefined && !storedBody(stored).ladder.some((each) => each.id === rung))
+      return problem(404, 'No such rung', `There is no rung “${rung}” on this card.`)
     const [school, titles] = await Promise.all([loadSchool(), cardTitles()])
-    const pdf = await run('print', { cards: [stored], school, titles: [...titles] }).catch(
+    const pdf = await run('print', { cards: [stored], school, titles: [...titles], rung }).catch(
       (error: unknown) => {
         if (!(error instanceof JobError) || error.why === 'queue') throw error
         const { path, length } = longestText(storedBody(stored))
@@ -29,7 +32,7 @@ export function GET(_request: Request, { params }: Context) {
     return new Response(Buffer.from(pdf), {
       headers: {
         'content-type': 'application/pdf',
-        'content-disposition': `inline; filename="${id}.pdf"`,
+        'content-disposition': `inline; filename="${id}${rung === undefined ? '' : `-${rung}`}.pdf"`,
       },
     })
   })
