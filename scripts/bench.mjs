@@ -128,9 +128,8 @@ await main(async () => {
     await ensureBundles()
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
 
-    const { mirror, clone, key, found, cloned, drag, read, chain, single, picture } = JSON.parse(
-      tsx('scripts/bench/core.ts', [])
-    )
+    const core = JSON.parse(tsx('scripts/bench/core.ts', []))
+    const { mirror, clone, key, found, cloned, drag, read, chain, single, picture } = core
     report(
       'mirroring a 40-step card / structuredClone of it',
       mirror / clone,
@@ -181,6 +180,14 @@ await main(async () => {
       0.5,
       'most',
       `${(picture / 1000).toFixed(1)} ms`
+    )
+
+    report(
+      'what all rungs of 500 cards ask / their forms only solved',
+      core.demands / core.solves,
+      2,
+      'most',
+      `${core.demands.toFixed(0)} ms / ${core.solves.toFixed(0)} ms, ${core.rungs} rungs`
     )
 
     const [cli, empty] = [

@@ -4,6 +4,7 @@ import { type Card, DEFAULT_SCHOOL, withValue } from '../../src/core/card'
 import { checkCard } from '../../src/core/check'
 import { type Figure, finalFigure, solve } from '../../src/core/figure'
 import { readCard } from '../../src/core/formats'
+import { demandsOf, rungForm } from '../../src/core/ladder'
 import { draftsOf, readCard as readLines } from '../../src/core/reading'
 import { cardLedFrom, rewriteSided, sidedLines } from '../../src/core/sides'
 import { deckFindings } from '../../src/workers/deckFindings'
@@ -152,6 +153,29 @@ for (const each of demo.slice(0, 12)) {
       if (counts) pictures.push(taken)
     }
 }
+/** What all rungs of a deck ask, each of a form of its own, and the same forms only solved. */
+const rungsOf = (round: number) =>
+  deck.slice(0, 500).map(({ card: each }, i): Card => ({
+    ...each,
+    ladder: each.ladder.map((rung, k) => ({
+      ...rung,
+      figure: {
+        ...rung.figure,
+        angles: {
+          ...(rung.figure?.angles as object | undefined),
+          // Nobody sees it, and no body that was found before serves again.
+          head: { flexion: ((round * 500 + i) * 7 + k) / 5000 },
+        },
+      } as typeof rung.figure,
+    })),
+  }))
+const formsOfDeck = rungsOf(0).flatMap((each) =>
+  each.ladder.flatMap(({ id }) => rungForm(each, id).figure ?? [])
+)
+const solves = microseconds(() => formsOfDeck.forEach((figure) => solve(figure)))
+const rated = rungsOf(1)
+const demands = microseconds(() => rated.forEach((each) => demandsOf(each, DEFAULT_SCHOOL)))
+
 const middle = (all: number[]) => all.sort((a, b) => a - b)[Math.floor(all.length / 2)]!
 
 console.log(
@@ -166,5 +190,8 @@ console.log(
     found: found / 1000,
     cloned: cloned / 1000,
     drag,
+    demands: demands / 1000,
+    solves: solves / 1000,
+    rungs: formsOfDeck.length,
   })
 )

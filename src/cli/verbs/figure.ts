@@ -45,7 +45,7 @@ export function figure(
   const build = oneOf('the body', options.body, BUILDS)
   const words = oneOf('the source', options.from, ['kept', 'words']) === 'words'
   const drafts = words ? draftsOf(card, { kept: false, stature }) : []
-  const forms: { id: string; figure: Figure }[] = words ? drafts : keyframesOf(card).frames
+  const forms: readonly { id: string; figure: Figure }[] = words ? drafts : keyframesOf(card).frames
   if (options.of !== undefined && !forms.some(({ id }) => id === options.of))
     throw new BadCall(
       `${file}:1: no form “${options.of}” is drawn; there are: ${forms.map(({ id }) => id).join(', ') || 'none'}`

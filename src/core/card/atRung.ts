@@ -2,16 +2,14 @@ import type { Card, Cue, Rung, Step } from './card'
 import { stepLists } from './parts'
 import { REGIONS } from './words'
 
-function changed(steps: readonly Step[], { steps: change }: Rung): Step[] {
-  return steps
-    .filter((step) => !change.omit.includes(step.id))
-    .map((step) => {
-      const instead = change.replace.find((each) => each.step === step.id)
-      if (!instead) return step
-      const { text, breath = step.breath, seconds = step.seconds } = instead
-      const { seconds: _, ...rest } = step
-      return { ...rest, text, breath, ...(seconds === undefined ? {} : { seconds }) }
-    })
+/** A step as it is on a rung; none when the rung leaves it out. */
+function changed(step: Step, { steps: change }: Rung): Step[] {
+  if (change.omit.includes(step.id)) return []
+  const instead = change.replace.find((each) => each.step === step.id)
+  if (!instead) return [step]
+  const { text, breath = step.breath, seconds = step.seconds } = instead
+  const { seconds: _, ...rest } = step
+  return [{ ...rest, text, breath, ...(seconds === undefined ? {} : { seconds }) }]
 }
 
 /** The cues of a rung, from the ground up: one that is added stands after those of its region. */
@@ -47,15 +45,13 @@ export function atRung(card: Card, rungId: string): Card {
       `There is no rung “${rungId}” on this card; it has ${card.ladder.map((each) => each.id).join(', ') || 'none'}.`
     )
   const onRung = (steps: readonly Step[], first: boolean): Step[] => {
+    const { replace, add, omit } = rung.steps
+    if (replace.length + add.length + omit.length === 0) return [...steps]
     const after = (id: string | undefined) =>
-      rung.steps.add.filter((added) => added.after === id).map((added) => added.step)
-    const kept = changed(steps, rung)
+      add.filter((added) => added.after === id).map((added) => added.step)
     return [
       ...(first ? after(undefined) : []),
-      ...steps.flatMap((step) => [
-        ...kept.filter((each) => each.id === step.id),
-        ...after(step.id),
-      ]),
+      ...steps.flatMap((step) => [...changed(step, rung), ...after(step.id)]),
     ]
   }
   const { pace, ...stay } = rung.stay ?? card.stay

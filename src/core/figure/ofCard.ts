@@ -38,8 +38,23 @@ function readOnce(data: unknown, reference?: Figure): Read {
   return read
 }
 
-/** Every figure of a card, with those that cannot be read told apart. */
-export function keyframesOf(card: Card): { frames: Keyframe[]; problems: FigureProblem[] } {
+interface Frames {
+  frames: readonly Keyframe[]
+  problems: readonly FigureProblem[]
+}
+
+const framesKnown = new WeakMap<Card, Frames>()
+
+/** Every figure of a card, with those that cannot be read told apart. Read once for each state of a card. */
+export function keyframesOf(card: Card): Frames {
+  const before = framesKnown.get(card)
+  if (before) return before
+  const now = readFrames(card)
+  framesKnown.set(card, now)
+  return now
+}
+
+function readFrames(card: Card): Frames {
   const frames: Keyframe[] = []
   const problems: FigureProblem[] = []
   const parts = figuresOf(card)

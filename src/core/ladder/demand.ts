@@ -1,5 +1,13 @@
-import { timelineOf } from '../breath'
-import { atRung, type Card, DEFAULT_SCHOOL, type Demanded, DEMANDED, type School } from '../card'
+import { paceOf, passSeconds, phaseSeconds, staySeconds, timesOf } from '../breath'
+import {
+  atRung,
+  type Card,
+  DEFAULT_SCHOOL,
+  type Demanded,
+  DEMANDED,
+  type School,
+  type Step,
+} from '../card'
 import {
   balanceMargin,
   carriedNearly,
@@ -68,8 +76,8 @@ const together = (asks: readonly number[], power: number): number =>
   asks.reduce((sum, ask) => sum + ask ** power, 0) ** (1 / power)
 
 /** An angle is counted up to this part of its normal range, and from this part on: less is easy. */
-const MOST_OF_NORM = 1.5
-const EASY = 0.35
+export const MOST_OF_NORM = 1.5
+export const EASY = 0.35
 /** Asks below this are not told as origins. */
 const WORTH_TELLING = 0.1
 
@@ -106,12 +114,12 @@ function rangeOf(motions: readonly Motion[]): PartOfDemand {
 }
 
 /** An ask of 1: a joint that holds half of what it can. */
-const HALF_STRENGTH = 0.5
+export const HALF_STRENGTH = 0.5
 
 /** A body is carried at more places than a figure touches: what is below this part is rest. */
-const REST = 0.05
+export const REST = 0.05
 /** Of what a joint at the end of its range hangs in, this is left for the muscles. Our own. */
-const HANGS = 0.3
+export const HANGS = 0.3
 
 /** Whether a joint stands at the end of its range and is pushed on that way: then it hangs there. */
 function hangs(f: Solved, joint: string, bends: number): boolean {
@@ -160,12 +168,12 @@ function strengthOf(f: Solved): PartOfDemand {
 const limbless = (joint: string) => joint.replace(/^(?:left|right) /, '')
 
 /** Tipping this far, in degrees, takes the weight to the edge: 50. Our own: a quiet stand on one foot. */
-const HALF_TIP = 2.5
+export const HALF_TIP = 2.5
 /** A person sways the weight to the middle: the support counts this much, where it is drawn the rest. */
-const IN_THE_MIDDLE = 0.7
+export const IN_THE_MIDDLE = 0.7
 /** What a wall that is touched leaves of it, and what closed eyes make of it. Our own. */
-const BY_WALL = 0.35
-const EYES_CLOSED = 2
+export const BY_WALL = 0.35
+export const EYES_CLOSED = 2
 
 /** How far the support is across where it is narrowest, in statures: the widest circle would be this wide. */
 function supportSize(corners: readonly (readonly [number, number])[]): number {
@@ -205,10 +213,10 @@ function balanceOf(f: Solved, eyesClosed: boolean, stature: number): PartOfDeman
 }
 
 /** An ask of 1: half of the body’s weight on wrists at the end of their normal bend. */
-const HALF_WRIST = 0.5
+export const HALF_WRIST = 0.5
 const WRIST_NORM = 70
 /** Weight on a hand whose wrist is straight still counts this much: fists, fingertips. */
-const STRAIGHT_WRIST = 0.15
+export const STRAIGHT_WRIST = 0.15
 
 export const HAND = /^(left|right) (?:palm|hand|back of hand|fist|fingertips)$/
 
@@ -226,11 +234,12 @@ function handsOf(f: Solved): PartOfDemand {
 }
 
 /** An ask of 1: 15 % of the weight on the head beyond its own; or the head 45 cm below the heart. */
-const HEAD_OWN = 0.09
-const HALF_HEAD = 0.15
-const HALF_LOW = 45 / USUAL_STATURE
+export const HEAD_OWN = 0.09
+export const HALF_HEAD = 0.15
+export const HALF_LOW_CM = 45
+const HALF_LOW = HALF_LOW_CM / USUAL_STATURE
 /** An ask of 1: half of the weight above a neck that is bent as far as it normally goes. */
-const HALF_NECK = 0.5
+export const HALF_NECK = 0.5
 const NECK_NORM = 45
 const ON_HEAD = /^(?:head|crown|forehead|chin|(?:left|right) ear)$/
 const ABOVE_NECK = /^(?:shoulders|head|crown)$/
@@ -273,15 +282,19 @@ function headOf(f: Solved, stature: number): PartOfDemand {
 }
 
 /** An ask of 1: a minute of work; of rest, which tires little, several. */
-const HALF_SECONDS = 60
-const OF_REST = 0.15
+export const HALF_SECONDS = 60
+export const OF_REST = 0.15
 const FULL_EFFORT = 50
 
 /** How long the form itself is held or moved, in seconds; of a card that says nothing, one pass. */
 export function heldSeconds(card: Card, school: Pick<School, 'pace'>): number {
-  const passages = timelineOf(card, school)
-  const held = passages.filter(({ part, cycle }) => part === 'stay' || cycle)
-  return (held.length > 0 ? held : passages).reduce((sum, { seconds }) => sum + seconds, 0)
+  const pace = paceOf(card, school)
+  const cycle =
+    card.manner === 'moving' ? [...card.enter, ...card.otherWay].filter((step) => step.cycle) : []
+  const moved = cycle.reduce((sum, step) => sum + phaseSeconds(step, pace) * timesOf(card, step), 0)
+  // The other way has a stay of its own.
+  const stays = staySeconds(card.stay, pace) * (card.otherWay.length > 0 ? 2 : 1)
+  return moved + stays || passSeconds(card, school)
 }
 
 function timeOf(seconds: number, work: number): PartOfDemand {
@@ -336,6 +349,26 @@ export function demandOf(
     weights,
   }: { eyesClosed?: boolean; stature?: number; weights?: Partial<Record<Demanded, number>> } = {}
 ): Demand {
+  const mine = known.get(figure) ?? new Map<string, Demand>()
+  known.set(figure, mine)
+  const key = `${seconds} ${eyesClosed} ${stature} ${weights ? JSON.stringify(weights) : ''}`
+  const before = mine.get(key)
+  if (before) return before
+  const now = worked(figure, seconds, eyesClosed, stature, weights)
+  mine.set(key, now)
+  return now
+}
+
+/** The same form that is held as long asks the same, and is one object. */
+const known = new WeakMap<Figure, Map<string, Demand>>()
+
+function worked(
+  figure: Figure,
+  seconds: number,
+  eyesClosed: boolean,
+  stature: number,
+  weights?: Partial<Record<Demanded, number>>
+): Demand {
   const form = ofForm(solved(figure, stature), eyesClosed, stature)
   const work = Math.max(
     form.strength.value,
@@ -349,11 +382,16 @@ export function demandOf(
 
 /** Whether the steps of a card close the eyes. */
 const closesEyes = (card: Card): boolean =>
-  card.enter.some(({ text }) =>
-    readLine(text, card.language).instructions.some(
+  card.enter.some((step) => {
+    const before = closing.get(step)
+    if (before !== undefined) return before
+    const now = readLine(step.text, card.language).instructions.some(
       ({ part, action }) => part === 'gaze' && action === 'close'
     )
-  )
+    closing.set(step, now)
+    return now
+  })
+const closing = new WeakMap<Step, boolean>()
 
 /** A rung with what it asks; null when nothing tells its form. */
 export interface RungDemand {

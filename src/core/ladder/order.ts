@@ -30,15 +30,15 @@ import { signRead } from './signs'
  */
 
 /** A rung has to ask this much less in all than the one below it to be told. Our own, set by trying. */
-const LESS = 1.5
+export const LESS = 1.5
 /** A step this high, of one part or in all, wants a rung between. Our own, set by trying. */
-const LEAP = 50
-const LEAP_TOTAL = 18
+export const LEAP = 50
+export const LEAP_TOTAL = 18
 /** Rungs whose parts are all nearer than this, and whose joints are nearer than this, are the same. */
-const SAME = 3
-const SAME_CM = 2.5
+export const SAME = 3
+export const SAME_CM = 2.5
 /** A part has to be this much less for a rung to take it away. */
-const TAKES = 5
+export const TAKES = 5
 
 interface Rated extends RungDemand {
   index: number
@@ -49,6 +49,16 @@ interface Rated extends RungDemand {
 
 /** The rungs of the climb, from the bottom up; what stands beside it is left out. */
 function climb(card: Card, school: School): Rated[] {
+  const before = climbed.get(card)
+  if (before?.school === school) return before.rungs
+  const rungs = rated(card, school)
+  climbed.set(card, { school, rungs })
+  return rungs
+}
+/** All rules about one state of a card look at the same climb. */
+const climbed = new WeakMap<Card, { school: School; rungs: Rated[] }>()
+
+function rated(card: Card, school: School): Rated[] {
   const options = { language: card.language }
   return demandsOf(card, school).flatMap((each, index): Rated[] => {
     const rung = card.ladder[index]!
@@ -360,6 +370,28 @@ function bothSides(card: Card, school: School): Found[] {
   return found
 }
 
+/**
+ * What a rule tells of a ladder, worked out once for each: a letter that is typed into a step
+ * changes no rung.
+ */
+function onLadder(check: (card: Card, school: School) => Found[]): Rule['check'] {
+  const known = new WeakMap<Card['ladder'], { of: unknown[]; found: Found[] }>()
+  return (card, school) => {
+    const { ladder, setUp, sides, writtenFor, language, stay } = card
+    const rungs = climb(card, school)
+    const of = [
+      ...[school, setUp, sides, writtenFor, language, stay],
+      ...rungs.flatMap(({ demand, sure }) => [demand, sure]),
+    ]
+    const before = known.get(ladder)
+    if (before?.of.length === of.length && before.of.every((each, i) => each === of[i]))
+      return before.found
+    const found = check(card, school)
+    known.set(ladder, { of, found })
+    return found
+  }
+}
+
 /** The rules about the order of the rungs. */
 export const ladderRules: readonly Rule[] = [
   {
@@ -367,35 +399,35 @@ export const ladderRules: readonly Rule[] = [
     ...SAY.rules['ladder/climbs'],
     source: 'common practice',
     severity: 'mend',
-    check: climbs,
+    check: onLadder(climbs),
   },
   {
     id: 'ladder/no-leaps',
     ...SAY.rules['ladder/no-leaps'],
     source: 'common practice',
     severity: 'note',
-    check: leaps,
+    check: onLadder(leaps),
   },
   {
     id: 'ladder/rungs-differ',
     ...SAY.rules['ladder/rungs-differ'],
     source: 'common practice',
     severity: 'note',
-    check: twins,
+    check: onLadder(twins),
   },
   {
     id: 'ladder/props-support',
     ...SAY.rules['ladder/props-support'],
     source: 'common practice',
     severity: 'mend',
-    check: props,
+    check: onLadder(props),
   },
   {
     id: 'ladder/has-an-easier-way',
     ...SAY.rules['ladder/has-an-easier-way'],
     source: 'common practice',
     severity: 'note',
-    check: easier,
+    check: onLadder(easier),
   },
   {
     id: 'ladder/has-signs',
@@ -416,6 +448,6 @@ export const ladderRules: readonly Rule[] = [
     ...SAY.rules['ladder/same-on-both-sides'],
     source: 'common practice',
     severity: 'mend',
-    check: bothSides,
+    check: onLadder(bothSides),
   },
 ]

@@ -43,20 +43,19 @@ const rests = (card: Card): unknown[] => [
  */
 export function rungForm(card: Card, rungId: string): RungForm {
   const rung = card.ladder.find((each) => each.id === rungId)
-  if (!rung) return formOf(card, atRung(card, rungId), null)
+  if (!rung) throw new RangeError(`There is no rung “${rungId}” on this card.`)
   const of = rests(card)
   const before = known.get(rung)
   if (before && before.of.every((each, i) => each === of[i])) return before.form
-  const form = formOf(card, atRung(card, rungId), rung)
+  const form = formOf(card, rung)
   known.set(rung, { of, form })
   return form
 }
 
-function formOf(card: Card, done: Card, rung: Rung | null): RungForm {
-  const final = finalFigure(card, rung?.id)
-  if (rung && final?.id === `rung ${rung.id}`)
-    return { figure: final.figure, from: 'kept', sure: true }
-  if (!rung || rung.reference || !looksOther(rung, card))
+function formOf(card: Card, rung: Rung): RungForm {
+  const final = finalFigure(card, rung.id)
+  if (final?.id === `rung ${rung.id}`) return { figure: final.figure, from: 'kept', sure: true }
+  if (rung.reference || !looksOther(rung, card))
     return { figure: final?.figure ?? null, from: final ? 'described' : 'none', sure: true }
   if (saysSteps(rung)) {
     // What was drawn for a step that the rung words anew is no longer what it says.
@@ -65,6 +64,7 @@ function formOf(card: Card, done: Card, rung: Rung | null): RungForm {
       steps.map(({ figure, ...step }) =>
         figure && !reworded.has(step.id) ? { ...step, figure } : step
       )
+    const done = atRung(card, rung.id)
     const told: Card = { ...done, enter: plain(done.enter), ladder: [] }
     const drafts = draftsOf(told)
     const changed = new Set([...reworded, ...rung.steps.add.map(({ step }) => step.id)])

@@ -4,7 +4,7 @@ import { Button } from '@mantine/core'
 import { type RefObject, useCallback, useMemo, useState } from 'react'
 import { freshId, PROPS, type Rung } from '@/core/card'
 import { withReferenceRung } from '@/core/figure'
-import type { Person } from '@/core/ladder'
+import { LESS, type Person } from '@/core/ladder'
 import { LADDER } from '@/core/language'
 import { plainText } from '@/core/sides'
 import { later } from '../shared/later'
@@ -18,9 +18,6 @@ import { useBench, useBenchStore } from './store'
 const SortRows = later(() => import('./SortRows').then((module) => module.SortRows))
 const Proposals = later(() => import('../ladder/Proposals').then((module) => module.Proposals))
 const Compare = later(() => import('../ladder/Compare').then((module) => module.Compare))
-
-/** A rung that asks this much less than one below it is told while it is dragged. */
-const LESS = 1.5
 
 const moved = <T,>(list: readonly T[], from: number, to: number): T[] =>
   list.toSpliced(from, 1).toSpliced(to, 0, list[from]!)

@@ -55,7 +55,7 @@ export function LevelChart({ cards, family, of, label }: Props) {
       <ScatterChart
         width={Math.max(900, cards.length * COLUMN + 70)}
         height={HEIGHT}
-        margin={{ top: 26, right: 10, bottom: 96, left: 0 }}
+        margin={{ top: 26, right: 10, bottom: 76, left: 0 }}
       >
         {bands.map(({ name, from, until }, i) => (
           <ReferenceArea
@@ -64,7 +64,7 @@ export function LevelChart({ cards, family, of, label }: Props) {
             x2={until + 0.5}
             fill={i % 2 ? 'var(--left-tint)' : 'var(--right-tint)'}
             fillOpacity={1}
-            label={{ value: label(name), position: 'insideTopLeft', ...INK, fontWeight: 700 }}
+            label={{ value: label(name).split(',')[0], position: 'insideTopLeft', ...INK, fontWeight: 700 }}
           />
         ))}
         <CartesianGrid vertical={false} stroke="var(--rule)" />
