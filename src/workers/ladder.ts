@@ -16,11 +16,13 @@ import {
   type DemandNumbers,
   demandsOf,
   findingsOnRung,
+  firstOpen,
   missingWords,
   openingsFor,
   originWords,
   type Person,
   proposalsFor,
+  READY_BODIES,
   rungForm,
   signRead,
   signsOffered,
@@ -48,6 +50,8 @@ export interface RungSeen {
   /** What the rules find on the rung as it is done, and not on the form described. */
   findings: Finding[]
   opening: { open: boolean | null; missing: string[]; closes: string[] } | null
+  /** Ready bodies to whom this is the first open rung, in words. */
+  opensTo: string[]
   /** What its figure reads where a sign is tied to a measure. */
   signs: { sign: string; read: string; met: boolean }[]
 }
@@ -68,9 +72,9 @@ export interface LadderAnswer {
 /** Small drawings may be coarser than those that are looked at. */
 const COARSE = 0.014
 
-function drawn(card: Card, figure: Figure, school: School): Drawing {
+function drawn(card: Card, figure: Figure, school: School, person?: Person | null): Drawing {
   const shown = figureShown(card, figure, card.writtenFor, school)
-  return draw(shown, solved(shown), { cell: COARSE })
+  return draw(shown, solved(shown, person?.stature), { cell: COARSE })
 }
 
 const NONE = Object.fromEntries(
@@ -90,6 +94,10 @@ export function ladderWork(job: LadderJob): LadderAnswer {
       })),
     }
   const openings = job.person && openingsFor(card, job.person)
+  const firsts = READY_BODIES.map(({ id, person }) => ({
+    name: LADDER.person.ready[id],
+    rung: firstOpen(openingsFor(card, person)),
+  }))
   const rungs = demandsOf(card, school).map(({ id, demand, sure, from }, i): RungSeen => {
     const { figure } = rungForm(card, id)
     const opening = openings?.[i]
@@ -103,7 +111,9 @@ export function ladderWork(job: LadderJob): LadderAnswer {
         : NONE,
       sure,
       from: sure || !demand ? LADDER.from[from] : LADDER.unsure,
-      drawing: figure && drawn(card, figure, school),
+      // With a person set, the form is drawn as far as they can do it.
+      drawing: figure && drawn(card, opening?.form ?? figure, school, job.person),
+      opensTo: firsts.filter(({ rung }) => rung === id).map(({ name }) => name),
       seconds: timeOf(atRung(card, id), school).total,
       findings: findingsOnRung(card, id, (done) => checkCard(done, school)),
       opening: opening

@@ -117,7 +117,14 @@ test('figure draws a form, or tells it in numbers, for each side', () => {
   expect(right.measures['right knee angle']).toEqual(left.measures['left knee angle'])
   expect(told('--stature', '190').joints.head[1] / right.joints.head[1]).toBeCloseTo(190 / 170, 2)
 
-  const rung = notula(['figure', 'demo/downward-dog.md', '--rung', 'count', '--to', 'json'])
+  const rung = notula([
+    'figure',
+    file('undrawn.md', gate.replace(/```json rung block\n.*\n```\n/, '')),
+    '--rung',
+    'block',
+    '--to',
+    'json',
+  ])
   expect(rung.code).toBe(0)
   expect(rung.err).toContain('has no figure of its own')
   expect(notula(['figure', 'demo/gate.md', '--rung', 'none']).code).toBe(2)

@@ -75,7 +75,7 @@ test('a squat on stiff ankles wants a pad, the larger the longer the foot', () =
 })
 
 test('a hand on a block: the block that keeps the shape grows with the person', () => {
-  const card = demoCard('long-side-angle')
+  const card = demoCard('gate')
   const rung = card.ladder.find((each) => each.props.includes('block'))!
   const [row] = handSizesOf(finalFigure(card, rung.id)!.figure)
   expect(row!.what).toBe('under the right hand')

@@ -1,3 +1,4 @@
+import { rungOf } from '../../../tests/support/ladders'
 import fc from 'fast-check'
 import { blankCard, type Card } from '../card'
 import { checkCard } from '../check'
@@ -104,7 +105,7 @@ test('a card with such a figure is checked to its end', () => {
     fc.property(figures, (figure) => {
       const odd = {
         ...card,
-        ladder: [{ id: 'r1', name: 'As it is', reference: true, figure }],
+        ladder: [rungOf('r1', { reference: true, figure: figure as never })],
         setUp: { ...card.setUp, figure },
       } as unknown as Card
       const rules = checkCard(odd).map(({ rule }) => rule)

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Card } from '../card'
 import {
   ANGLES,
+  anglesOf,
   BLOCK_HEIGHTS,
   contactGaps,
   type Figure,
@@ -156,6 +157,8 @@ export type Closes =
 
 export interface Opening {
   id: string
+  /** The form as the person can do it: on their proportions, and inside their ranges. */
+  form: Figure | null
   /** Null when the form of the rung is not known. */
   open: boolean | null
   missing: Missing[]
@@ -271,13 +274,32 @@ function within(figure: Figure, person: Person, f: Solved): Solved {
  * short, of what reaches for the floor, on their ranges. A base that does not come to rest there
  * tells nothing of the reach.
  */
-function gapsOf(figure: Figure, person: Person, f: Solved, limited: boolean): number[] {
+function gapsOf(
+  figure: Figure,
+  person: Person,
+  f: Solved,
+  limited: boolean
+): { gaps: number[]; there: Solved | null } {
   const whole = contactGaps(figure, f, person.stature)
-  if (!limited) return whole
-  const short = contactGaps(figure, within(figure, person, f), person.stature)
+  if (!limited) return { gaps: whole, there: f }
+  const there = within(figure, person, f)
+  const short = contactGaps(figure, there, person.stature)
   const reaches = figure.contacts.map(({ part }) => REACHES.test(part))
   const rests = short.every((cm, i) => reaches[i] || cm <= NEAR_CM)
-  return whole.map((cm, i) => (rests && reaches[i] ? short[i]! : cm))
+  return {
+    gaps: whole.map((cm, i) => (rests && reaches[i] ? short[i]! : cm)),
+    there: rests ? there : null,
+  }
+}
+
+/** What stands, as a figure that is drawn as it stands: what it did not reach it does not touch. */
+function asItStands(figure: Figure, { pose }: Solved, gaps: readonly number[]): Figure {
+  return {
+    ...figure,
+    angles: anglesOf(pose),
+    contacts: figure.contacts.filter((_, i) => gaps[i]! <= NEAR_CM),
+    straps: [],
+  }
 }
 
 /** Props that raise the floor, from the lowest. */
@@ -319,7 +341,7 @@ export function openingOf(id: string, drawn: Figure, person: Person): Opening {
     .reduce((sum, { share }) => sum + share, 0)
   if (!person.weightOnHands && onHands > STEADIES) missing.push({ of: 'weight', share: onHands })
   const closes: Closes[] = []
-  const gaps = gapsOf(figure, person, f, missing.length > 0)
+  const { gaps, there } = gapsOf(figure, person, f, missing.length > 0)
   figure.contacts.forEach(({ part, on }, i) => {
     if (gaps[i]! > NEAR_CM) missing.push({ of: 'contact', part, on, cm: gaps[i]! })
   })
@@ -340,14 +362,15 @@ export function openingOf(id: string, drawn: Figure, person: Person): Opening {
           Math.sin((Math.min(60, each.short) * Math.PI) / 180) * f.body.hand * person.stature * 0.8,
       })
   }
-  return { id, open: missing.length === 0, missing, closes, needs }
+  const form = there && (there === f ? figure : asItStands(figure, there, gaps))
+  return { id, open: missing.length === 0, missing, closes, needs, form }
 }
 
 /** For every rung of a card, from the bottom up, whether it is open to a person. */
 export function openingsFor(card: Card, person: Person): Opening[] {
   return card.ladder.map(({ id }) => {
     const { figure, sure } = rungForm(card, id)
-    if (!figure || !sure) return { id, open: null, missing: [], closes: [], needs: [] }
+    if (!figure || !sure) return { id, open: null, missing: [], closes: [], needs: [], form: null }
     return openingOf(id, figure, person)
   })
 }

@@ -70,6 +70,19 @@ export function DeckLadders() {
   )
 }
 
+const Mark = ({ filled = false }: { filled?: boolean }) => (
+  <svg width={12} height={12} viewBox="0 0 12 12" aria-hidden>
+    <rect
+      x={1}
+      y={1}
+      width={10}
+      height={10}
+      fill={filled ? 'var(--ink)' : 'none'}
+      stroke="var(--ink)"
+    />
+  </svg>
+)
+
 function Levels({ cards, failed }: { cards: CardLevels[]; failed: string[] }) {
   const [family, setFamily] = useState<Family>('base')
   const [of, setOf] = useState<Demanded | 'total'>('total')
@@ -110,7 +123,9 @@ function Levels({ cards, failed }: { cards: CardLevels[]; failed: string[] }) {
             ...DEMANDED.map((part) => ({ value: part, label: LADDER.demanded[part] })),
           ]}
         />
-        <span className={classes.key}>■ the form described · □ another rung</span>
+        <span className={classes.key}>
+          <Mark filled /> the form described <Mark /> another rung
+        </span>
       </Group>
       <LevelChart cards={sorted} family={family} of={of} label={label} />
       <h2>Gaps between levels</h2>

@@ -64,7 +64,12 @@ export function LevelChart({ cards, family, of, label }: Props) {
             x2={until + 0.5}
             fill={i % 2 ? 'var(--left-tint)' : 'var(--right-tint)'}
             fillOpacity={1}
-            label={{ value: label(name).split(',')[0], position: 'insideTopLeft', ...INK, fontWeight: 700 }}
+            label={{
+              value: label(name).split(',')[0],
+              position: 'insideTopLeft',
+              ...INK,
+              fontWeight: 700,
+            }}
           />
         ))}
         <CartesianGrid vertical={false} stroke="var(--rule)" />

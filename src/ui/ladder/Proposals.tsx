@@ -81,7 +81,7 @@ export function Proposals({ now, onTake, onClose }: Props) {
             <FigureSvg drawing={drawing} label={rung.name} className={classes.small} />
             <b>{rung.name}</b>
             <span>
-              {way === 'easier' ? '▽' : '△'} {way}: {Math.round(demand.total)}
+              {way}: {Math.round(demand.total)}
               {now === null
                 ? ''
                 : ` (${Math.round(demand.total - now) > 0 ? '+' : ''}${Math.round(demand.total - now)})`}{' '}

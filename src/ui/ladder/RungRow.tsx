@@ -58,11 +58,14 @@ export function RungRow(props: Props) {
           />
         </LineSpread>
         <Opening seen={seen} />
+        {seen && seen.opensTo.length > 0 && !seen.opening && (
+          <p className={classes.soft}>{LADDER.person.opensTo(seen.opensTo)}</p>
+        )}
         <Changes rung={rung} />
         <div className={classes.signs}>
           <TagsField
             aria-label={`Rung ${at}, go up when`}
-            label={`△ ${LABELS.sheet.upWhen.toLowerCase()}`}
+            label={LABELS.sheet.upWhen}
             size="xs"
             placeholder="pick or write"
             data={offered?.up ?? []}
@@ -71,7 +74,7 @@ export function RungRow(props: Props) {
           />
           <TagsField
             aria-label={`Rung ${at}, come down when`}
-            label={`▽ ${LABELS.sheet.downWhen.toLowerCase()}`}
+            label={LABELS.sheet.downWhen}
             size="xs"
             placeholder="pick or write"
             data={offered?.down ?? []}
@@ -81,7 +84,7 @@ export function RungRow(props: Props) {
         </div>
         {seen?.signs.map(({ sign, read, met }) => (
           <p key={sign} className={classes.soft}>
-            {met ? '●' : '○'} {sign}: the figure reads {read}
+            <OpenMark open={met} /> {sign}: the figure reads {read}
           </p>
         ))}
         <More summary={`Props, steps, cues and stay${own ? `: ${own}` : ''}`}>
@@ -195,6 +198,21 @@ export function RungRow(props: Props) {
   )
 }
 
+/** Open: filled. Not open: a ring. Not known: a broken ring. Always beside the word. */
+const OpenMark = ({ open }: { open: boolean | null }) => (
+  <svg width={12} height={12} viewBox="0 0 12 12" aria-hidden>
+    <circle
+      cx={6}
+      cy={6}
+      r={4.6}
+      fill={open ? 'var(--ink)' : 'none'}
+      stroke="var(--ink)"
+      strokeWidth={1.5}
+      strokeDasharray={open === null ? '2 2' : undefined}
+    />
+  </svg>
+)
+
 /** Whether the rung is open to the person that is set, and what is missing. */
 function Opening({ seen }: { seen: RungSeen | null }) {
   const opening = seen?.opening
@@ -203,8 +221,7 @@ function Opening({ seen }: { seen: RungSeen | null }) {
   const word = opening.open === null ? person.unsure : opening.open ? person.open : person.closed
   return (
     <p className={classes.opening} data-open={String(opening.open)}>
-      <span aria-hidden>{opening.open === null ? '?' : opening.open ? '●' : '○'}</span>{' '}
-      <b>{word}</b>
+      <OpenMark open={opening.open} /> <b>{word}</b>
       {opening.missing.length > 0 && `: ${opening.missing.join('; ')}`}
       {opening.closes.length > 0 && <> → {opening.closes.join('; ')}</>}
     </p>

@@ -89,6 +89,7 @@ const person = {
   unsure: 'can’t tell: not drawn',
   first: (name: string) => `First open rung: ${name}`,
   none: 'No rung is open: build one that asks less.',
+  opensTo: (names: string[]) => `Opens the pose to: ${names.join(', ')}`,
 }
 
 const sides = (side: Side | 'both', one: string, two: string) =>
