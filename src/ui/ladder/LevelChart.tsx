@@ -67,6 +67,7 @@ export function LevelChart({ cards, family, of, label }: Props) {
             label={{
               value: label(name).split(',')[0],
               position: 'insideTopLeft',
+              dy: (i % 2) * 15,
               ...INK,
               fontWeight: 700,
             }}
