@@ -78,6 +78,22 @@ async function run(argv: string[]): Promise<number> {
       code = (await import('./verbs/ladder')).ladder(file, options)
     })
   program
+    .command('verdicts')
+    .description('tell, rung by rung, what a form means for people with some conditions')
+    .argument('<file>')
+    .requiredOption('--has <conditions>', 'names with commas between, as "glaucoma, vertigo"')
+    .option('--json', 'as JSON')
+    .action(async (file, options) => {
+      code = (await import('./verbs/verdicts')).verdicts(file, options)
+    })
+  program
+    .command('conditions')
+    .description('list the conditions that are known, with their other names')
+    .option('--json', 'as JSON')
+    .action(async (options) => {
+      code = (await import('./verbs/verdicts')).listConditions(options)
+    })
+  program
     .command('read')
     .description('tell what lines ask the body to do: of the standard input, or of a card')
     .argument('[file]')

@@ -1,0 +1,5 @@
+export * from './conditions'
+export * from './policy'
+export * from './traits'
+export * from './verdicts'
+export * from './words'
