@@ -156,7 +156,7 @@ test('forms as BVH and back, errors told and nothing changed', async ({ page, re
     mimeType: 'text/plain',
     buffer: Buffer.from(await bvh.text()),
   })
-  await expect(page.getByText('Frame 2 of 2.')).toBeVisible()
+  await expect(page.getByText('Frame 2 of 5.')).toBeVisible()
   await expect(handle(page, 'head')).toBeVisible()
   await choose.setInputFiles({
     name: 'odd.bvh',

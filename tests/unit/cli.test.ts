@@ -262,3 +262,40 @@ test('ladder says what is wrong with a body, and that a form is not known', () =
   const bare = file('bare.md', gate.slice(0, gate.indexOf('## Figures')))
   expect(notula(['ladder', bare]).out).toContain('no words tell its form')
 })
+
+test('verdicts tells each rung for people with some conditions; conditions lists the names', () => {
+  const told = notula([
+    'verdicts',
+    'demo/standing-fold.md',
+    '--has',
+    'Glaucoma, wrist pain',
+    '--json',
+  ])
+  expect(told).toMatchObject({ code: 0, err: '' })
+  const { conditions, open } = JSON.parse(told.out)
+  expect(open).toBe('chair')
+  expect(conditions.map(({ asked }: { asked: string }) => asked)).toEqual([
+    'Glaucoma',
+    'wrist pain',
+  ])
+  expect(conditions[0].rungs.at(-1)).toMatchObject({
+    rung: 'long',
+    verdict: 'avoid',
+    reason: expect.stringMatching(/head below heart \d+ cm/),
+  })
+  expect(conditions[1].rungs[0]).toMatchObject({
+    verdict: 'change',
+    change: expect.stringContaining('fists'),
+  })
+  const words = notula(['verdicts', 'demo/low-cobra.md', '--has', 'late pregnancy']).out
+  expect(words).toContain('no rung is open')
+  expect(words).toContain('clinician and local rules come first')
+  expect(notula(['verdicts', 'demo/gate.md', '--has', 'glaucomo'])).toMatchObject({
+    code: 2,
+    err: expect.stringContaining('the nearest are eye pressure (glaucoma)'),
+  })
+  expect(notula(['verdicts', 'demo/gate.md', '--has', ' , '])).toMatchObject({ code: 2 })
+  const list = notula(['conditions'])
+  expect(list.out).toContain('eye pressure (glaucoma): glaucoma')
+  expect(JSON.parse(notula(['conditions', '--json']).out).length).toBeGreaterThanOrEqual(30)
+})

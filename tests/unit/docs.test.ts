@@ -2,8 +2,10 @@ import { readdirSync, readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020'
 import { Card, LIMITS, treeOf } from '@/core/card'
 import TREE from '@/core/card/tree.json' with { type: 'json' }
+import { cautionsPage, conditions } from '@/core/cautions'
 import { RULES, rulesPage } from '@/core/check'
 import { ANGLES, figureTablesPage, MEASURES } from '@/core/figure'
+import { ladderPage, MOTIONS } from '@/core/ladder'
 import { readingPage } from '@/core/reading'
 import { cardSchema, readCard, writeJson, writeMarkdown } from '@/core/formats'
 
@@ -24,6 +26,15 @@ test('docs/reading.md is fresh; run npm run docs when this fails', () => {
   expect(page).toBe(readingPage())
   for (const action of ['step', 'side-bend', 'clasp', 'soften'])
     expect(page).toContain(`| ${action} |`)
+})
+
+test('docs/ladder.md and docs/cautions.md are fresh; run npm run docs when this fails', () => {
+  const ladder = readFileSync('docs/ladder.md', 'utf8')
+  expect(ladder).toBe(ladderPage())
+  for (const motion of MOTIONS) expect(ladder).toContain(`| ${motion} | `)
+  const cautions = readFileSync('docs/cautions.md', 'utf8')
+  expect(cautions).toBe(cautionsPage())
+  for (const { name } of conditions) expect(cautions).toContain(`| ${name} | `)
 })
 
 test('docs/figure-tables.md is fresh; run npm run docs when this fails', () => {

@@ -190,7 +190,9 @@ describe('verdicts of forms with nothing typed', () => {
 
 describe('safe by default', () => {
   const bare = () => {
-    const card = only(FORMS.standing!)
+    const card = only(FORMS.standing!, {
+      enter: [{ id: 's1', text: 'Let the thing happen.', breath: 'out' }],
+    })
     return { ...card, ladder: card.ladder.map(({ figure: _, ...rung }) => rung) }
   }
 

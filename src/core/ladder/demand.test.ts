@@ -263,9 +263,42 @@ describe('the form of a rung', () => {
     expect(longer!.demand!.parts.range.value).toBe(short!.demand!.parts.range.value)
   })
 
-  test('a card with no figure and no rung that is drawn is told as unknown', () => {
-    const bare = ladderCard({ two: form('standing') }, 'two')
-    bare.ladder[0] = { ...bare.ladder[0]!, figure: undefined }
-    expect(demandsOf(bare)).toEqual([{ id: 'two', demand: null, sure: false, from: 'none' }])
+  test('with nothing drawn the words tell the form, or that it is not known', () => {
+    const bare = (text: string) => {
+      const one = ladderCard({ two: form('standing') }, 'two', {
+        enter: [{ id: 's1', text, breath: 'in' }],
+      })
+      return { ...one, ladder: one.ladder.map((rung) => ({ ...rung, figure: undefined })) }
+    }
+    expect(demandsOf(bare('Lift both arms overhead.'))[0]).toMatchObject({
+      sure: true,
+      from: 'words',
+      demand: { total: expect.any(Number) },
+    })
+    expect(demandsOf(bare('Let the thing happen.'))[0]).toMatchObject({ sure: false })
+    // The start alone is not the form that steps lead to.
+    const begun = bare('Lift both arms overhead.')
+    begun.setUp = { ...begun.setUp, figure: form('standing') as never }
+    expect(rungForm(begun, 'two').from).toBe('words')
+  })
+
+  test('words that are told of a prop have to use it', () => {
+    const at = (text: string, props: string[]) => {
+      const one = card()
+      one.ladder[1] = {
+        ...one.ladder[1]!,
+        figure: undefined,
+        props,
+        steps: {
+          replace: [],
+          add: [{ after: 's1', step: { id: 'n1', text, breath: 'out' } }],
+          omit: [],
+        },
+      }
+      return rungForm(one, 'wide').sure
+    }
+    expect(at('Lift both arms overhead.', [])).toBe(true)
+    expect(at('Lift both arms overhead.', ['wall'])).toBe(false)
+    expect(at('Lift both arms overhead.', ['eye pillow'])).toBe(true)
   })
 })

@@ -1,6 +1,6 @@
 import { atRung, type Card, type Rung } from '../card'
 import { fallOf, type Figure, finalFigure } from '../figure'
-import { draftsOf, finalDraft } from '../reading'
+import { type Draft, draftsOf, finalDraft } from '../reading'
 
 /** The form of a rung, and how sure it is that it has this form. */
 export interface RungForm {
@@ -52,11 +52,49 @@ export function rungForm(card: Card, rungId: string): RungForm {
   return form
 }
 
+/** Props that a figure shows, by what it is on or holds. */
+const SHOWN = ['wall', 'chair', 'block', 'bolster', 'blanket', 'strap'] as const
+
+/** Whether a form uses the props that its rung names; one that it cannot show is let be. */
+function usesProps(figure: Figure, props: readonly string[]): boolean {
+  const shows = (prop: string) =>
+    prop === 'strap'
+      ? figure.straps.length > 0
+      : figure.contacts.some(
+          ({ on }) => on.startsWith(prop) || (prop === 'bolster' && on === 'ramp')
+        )
+  return props.every((prop) => {
+    const known = SHOWN.find((each) => prop.toLowerCase().includes(each))
+    return known === undefined || shows(known)
+  })
+}
+
+/** The form that the words of a card lead to, and whether what has to be understood of it was. */
+function fromWords(card: Card, mustBeSure: (form: Draft) => boolean): RungForm | null {
+  const drafts = draftsOf(card)
+  const draft = finalDraft(card, drafts)
+  const way = drafts.slice(0, drafts.indexOf(draft) + 1)
+  const sure = way.every((each) => each.sure || !mustBeSure(each))
+  const stands = draft.solved.unmet.length === 0 && fallOf(draft.solved) === null
+  if (draft.kept || way.length < 2) return null
+  return { figure: draft.figure, from: 'words', sure: sure && stands }
+}
+
+/** The form that the card describes: drawn, else as its words lead to it. */
+function described(card: Card): RungForm {
+  const final = finalFigure(card)
+  // The start is not the form, unless nothing leads away from it.
+  if (final && (final.id !== 'start' || card.enter.length === 0))
+    return { figure: final.figure, from: 'described', sure: true }
+  // A line that is not understood may be the one that matters.
+  const told = fromWords({ ...card, ladder: [] }, ({ id }) => id !== 'start')
+  return told ?? { figure: final?.figure ?? null, from: final ? 'described' : 'none', sure: false }
+}
+
 function formOf(card: Card, rung: Rung): RungForm {
   const final = finalFigure(card, rung.id)
   if (final?.id === `rung ${rung.id}`) return { figure: final.figure, from: 'kept', sure: true }
-  if (rung.reference || !looksOther(rung, card))
-    return { figure: final?.figure ?? null, from: final ? 'described' : 'none', sure: true }
+  if (rung.reference || !looksOther(rung, card)) return described(card)
   if (saysSteps(rung)) {
     // What was drawn for a step that the rung words anew is no longer what it says.
     const reworded = new Set(rung.steps.replace.map(({ step }) => step))
@@ -65,14 +103,12 @@ function formOf(card: Card, rung: Rung): RungForm {
         figure && !reworded.has(step.id) ? { ...step, figure } : step
       )
     const done = atRung(card, rung.id)
-    const told: Card = { ...done, enter: plain(done.enter), ladder: [] }
-    const drafts = draftsOf(told)
     const changed = new Set([...reworded, ...rung.steps.add.map(({ step }) => step.id)])
-    const sure = drafts.every((each) => each.sure || !changed.has(each.id.replace('step ', '')))
-    const draft = finalDraft(told, drafts)
-    const stands = draft.solved.unmet.length === 0 && fallOf(draft.solved) === null
-    if (sure && stands && !draft.kept) return { figure: draft.figure, from: 'words', sure: true }
-    if (!final) return { figure: draft.figure, from: 'words', sure: false }
+    const told = fromWords({ ...done, enter: plain(done.enter), ladder: [] }, ({ id }) =>
+      changed.has(id.replace('step ', ''))
+    )
+    if (told?.sure && usesProps(told.figure!, rung.props)) return told
+    if (told && !final) return { ...told, sure: false }
   }
-  return { figure: final?.figure ?? null, from: final ? 'described' : 'none', sure: false }
+  return { ...described(card), sure: false }
 }
