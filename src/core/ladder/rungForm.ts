@@ -1,6 +1,6 @@
 import { atRung, type Card, type Rung } from '../card'
-import { fallOf, type Figure, finalFigure } from '../figure'
-import { type Draft, draftsOf, finalDraft } from '../reading'
+import { fallOf, type Figure, finalFigure, solved } from '../figure'
+import { finalDraft, type Form, formsOf } from '../reading'
 
 /** The form of a rung, and how sure it is that it has this form. */
 export interface RungForm {
@@ -70,14 +70,16 @@ function usesProps(figure: Figure, props: readonly string[]): boolean {
 }
 
 /** The form that the words of a card lead to, and whether what has to be understood of it was. */
-function fromWords(card: Card, mustBeSure: (form: Draft) => boolean): RungForm | null {
-  const drafts = draftsOf(card)
-  const draft = finalDraft(card, drafts)
-  const way = drafts.slice(0, drafts.indexOf(draft) + 1)
+function fromWords(card: Card, mustBeSure: (form: Form) => boolean): RungForm | null {
+  const forms = formsOf(card)
+  const last = finalDraft(card, forms)
+  const way = forms.slice(0, forms.indexOf(last) + 1)
   const sure = way.every((each) => each.sure || !mustBeSure(each))
-  const stands = draft.solved.unmet.length === 0 && fallOf(draft.solved) === null
-  if (draft.kept || way.length < 2) return null
-  return { figure: draft.figure, from: 'words', sure: sure && stands }
+  if (last.kept || way.length < 2) return null
+  const { figure } = last
+  // A body is found for this form alone: those on the way are not looked at.
+  const f = solved(figure)
+  return { figure, from: 'words', sure: sure && f.unmet.length === 0 && fallOf(f) === null }
 }
 
 /** The form that the card describes: drawn, else as its words lead to it. */
