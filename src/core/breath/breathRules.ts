@@ -1,4 +1,4 @@
-import { LABELS, SAY } from '../language'
+import { LABELS, RULE_WORDS, SAY } from '../language'
 import {
   type Breath,
   type Card,
@@ -318,63 +318,63 @@ function cycleTwice(card: Card): Found[] {
 export const breathRules: readonly Rule[] = [
   {
     id: 'breath/in-and-out-take-turns',
-    ...SAY.rules['breath/in-and-out-take-turns'],
+    ...RULE_WORDS['breath/in-and-out-take-turns'],
     source: 'common practice',
     severity: 'mend',
     check: equalPhases,
   },
   {
     id: 'breath/fold-on-out',
-    ...SAY.rules['breath/fold-on-out'],
+    ...RULE_WORDS['breath/fold-on-out'],
     source: 'common practice',
     severity: 'mend',
     check: inWords(foldOnIn),
   },
   {
     id: 'breath/lengthen-before-turn',
-    ...SAY.rules['breath/lengthen-before-turn'],
+    ...RULE_WORDS['breath/lengthen-before-turn'],
     source: 'common practice',
     severity: 'mend',
     check: inWords(turnWithoutLength),
   },
   {
     id: 'breath/one-movement-a-phase',
-    ...SAY.rules['breath/one-movement-a-phase'],
+    ...RULE_WORDS['breath/one-movement-a-phase'],
     source: 'common practice',
     severity: 'mend',
     check: inWords(twoMovements),
   },
   {
     id: 'breath/no-hold',
-    ...SAY.rules['breath/no-hold'],
+    ...RULE_WORDS['breath/no-hold'],
     source: 'school',
     severity: 'mend',
     check: holds,
   },
   {
     id: 'breath/count-of-what',
-    ...SAY.rules['breath/count-of-what'],
+    ...RULE_WORDS['breath/count-of-what'],
     source: 'common practice',
     severity: 'mend',
     check: inWords(countsWithoutUnit),
   },
   {
     id: 'breath/said-within-the-breath',
-    ...SAY.rules['breath/said-within-the-breath'],
+    ...RULE_WORDS['breath/said-within-the-breath'],
     source: 'common practice',
     severity: 'mend',
     check: tooLong,
   },
   {
     id: 'breath/cycle-is-marked',
-    ...SAY.rules['breath/cycle-is-marked'],
+    ...RULE_WORDS['breath/cycle-is-marked'],
     source: 'common practice',
     severity: 'note',
     check: cycleNotMarked,
   },
   {
     id: 'breath/cycle-counts-once',
-    ...SAY.rules['breath/cycle-counts-once'],
+    ...RULE_WORDS['breath/cycle-counts-once'],
     source: 'common practice',
     severity: 'note',
     check: cycleTwice,

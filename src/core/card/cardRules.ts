@@ -1,5 +1,5 @@
 import type { Card, Rung } from './card'
-import { packOf, SAY } from '../language'
+import { packOf, RULE_WORDS, SAY } from '../language'
 import type { Found, Rule } from './rules'
 import { completeness, SECTIONS } from './sections'
 import { idsOf, linksOf } from './parts'
@@ -55,21 +55,21 @@ function deadLinks(card: Card): Found[] {
 export const cardRules: readonly Rule[] = [
   {
     id: 'card/one-id-one-part',
-    ...SAY.rules['card/one-id-one-part'],
+    ...RULE_WORDS['card/one-id-one-part'],
     source: 'format',
     severity: 'stop',
     check: doubles,
   },
   {
     id: 'card/links-lead-somewhere',
-    ...SAY.rules['card/links-lead-somewhere'],
+    ...RULE_WORDS['card/links-lead-somewhere'],
     source: 'format',
     severity: 'stop',
     check: deadLinks,
   },
   {
     id: 'card/language-is-known',
-    ...SAY.rules['card/language-is-known'],
+    ...RULE_WORDS['card/language-is-known'],
     source: 'format',
     severity: 'mend',
     check: ({ language, sides }) =>
@@ -84,7 +84,7 @@ export const cardRules: readonly Rule[] = [
   },
   {
     id: 'card/one-reference-rung',
-    ...SAY.rules['card/one-reference-rung'],
+    ...RULE_WORDS['card/one-reference-rung'],
     source: 'common practice',
     severity: 'stop',
     check: (card) =>
@@ -94,7 +94,7 @@ export const cardRules: readonly Rule[] = [
   },
   {
     id: 'card/not-its-own-counter',
-    ...SAY.rules['card/not-its-own-counter'],
+    ...RULE_WORDS['card/not-its-own-counter'],
     source: 'common practice',
     severity: 'mend',
     check: (card) =>
@@ -104,7 +104,7 @@ export const cardRules: readonly Rule[] = [
   },
   {
     id: 'card/claims-have-a-basis',
-    ...SAY.rules['card/claims-have-a-basis'],
+    ...RULE_WORDS['card/claims-have-a-basis'],
     source: 'common practice',
     severity: 'mend',
     check: (card) =>

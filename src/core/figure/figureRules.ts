@@ -1,4 +1,4 @@
-import { FIGURE, SAY } from '../language'
+import { FIGURE, RULE_WORDS, SAY } from '../language'
 import type { Card, CueMark, Found, Rule } from '../card'
 import { markShown } from './drawing/draw'
 import { markParts, MOST_MARKS } from './drawing/teaching'
@@ -170,7 +170,7 @@ function marks(card: Card): Found[] {
 export const figureRules: readonly Rule[] = [
   {
     id: 'figure/can-be-read',
-    ...SAY.rules['figure/can-be-read'],
+    ...RULE_WORDS['figure/can-be-read'],
     source: 'format',
     severity: 'stop',
     check: (card) =>
@@ -181,42 +181,42 @@ export const figureRules: readonly Rule[] = [
   },
   {
     id: 'figure/contacts-are-met',
-    ...SAY.rules['figure/contacts-are-met'],
+    ...RULE_WORDS['figure/contacts-are-met'],
     source: 'common practice',
     severity: 'note',
     check: unmetContacts,
   },
   {
     id: 'figure/keeps-the-cues',
-    ...SAY.rules['figure/keeps-the-cues'],
+    ...RULE_WORDS['figure/keeps-the-cues'],
     source: 'common practice',
     severity: 'mend',
     check: brokenCues,
   },
   {
     id: 'figure/does-not-fall',
-    ...SAY.rules['figure/does-not-fall'],
+    ...RULE_WORDS['figure/does-not-fall'],
     source: 'common practice',
     severity: 'mend',
     check: falls,
   },
   {
     id: 'figure/within-its-ranges',
-    ...SAY.rules['figure/within-its-ranges'],
+    ...RULE_WORDS['figure/within-its-ranges'],
     source: 'published',
     severity: 'mend',
     check: outOfRange,
   },
   {
     id: 'figure/limbs-apart',
-    ...SAY.rules['figure/limbs-apart'],
+    ...RULE_WORDS['figure/limbs-apart'],
     source: 'common practice',
     severity: 'mend',
     check: clashes,
   },
   {
     id: 'figure/marks-are-drawn',
-    ...SAY.rules['figure/marks-are-drawn'],
+    ...RULE_WORDS['figure/marks-are-drawn'],
     source: 'common practice',
     severity: 'note',
     check: marks,

@@ -16,7 +16,7 @@ import {
   mirroredFigure,
   solved,
 } from '../figure'
-import { LADDER, SAY } from '../language'
+import { LADDER, RULE_WORDS } from '../language'
 import { apart } from '../reading'
 import { plainText } from '../sides'
 import { type Demand, demandOf, demandsOf, heldSeconds, type RungDemand } from './demand'
@@ -396,56 +396,56 @@ function onLadder(check: (card: Card, school: School) => Found[]): Rule['check']
 export const ladderRules: readonly Rule[] = [
   {
     id: 'ladder/climbs',
-    ...SAY.rules['ladder/climbs'],
+    ...RULE_WORDS['ladder/climbs'],
     source: 'common practice',
     severity: 'mend',
     check: onLadder(climbs),
   },
   {
     id: 'ladder/no-leaps',
-    ...SAY.rules['ladder/no-leaps'],
+    ...RULE_WORDS['ladder/no-leaps'],
     source: 'common practice',
     severity: 'note',
     check: onLadder(leaps),
   },
   {
     id: 'ladder/rungs-differ',
-    ...SAY.rules['ladder/rungs-differ'],
+    ...RULE_WORDS['ladder/rungs-differ'],
     source: 'common practice',
     severity: 'note',
     check: onLadder(twins),
   },
   {
     id: 'ladder/props-support',
-    ...SAY.rules['ladder/props-support'],
+    ...RULE_WORDS['ladder/props-support'],
     source: 'common practice',
     severity: 'mend',
     check: onLadder(props),
   },
   {
     id: 'ladder/has-an-easier-way',
-    ...SAY.rules['ladder/has-an-easier-way'],
+    ...RULE_WORDS['ladder/has-an-easier-way'],
     source: 'common practice',
     severity: 'note',
     check: onLadder(easier),
   },
   {
     id: 'ladder/has-signs',
-    ...SAY.rules['ladder/has-signs'],
+    ...RULE_WORDS['ladder/has-signs'],
     source: 'common practice',
     severity: 'note',
     check: signs,
   },
   {
     id: 'ladder/signs-are-met',
-    ...SAY.rules['ladder/signs-are-met'],
+    ...RULE_WORDS['ladder/signs-are-met'],
     source: 'common practice',
     severity: 'note',
     check: signsMet,
   },
   {
     id: 'ladder/same-on-both-sides',
-    ...SAY.rules['ladder/same-on-both-sides'],
+    ...RULE_WORDS['ladder/same-on-both-sides'],
     source: 'common practice',
     severity: 'mend',
     check: onLadder(bothSides),

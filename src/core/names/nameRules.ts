@@ -1,5 +1,5 @@
 import type { Card, Found, Rule } from '../card'
-import { SAY } from '../language'
+import { RULE_WORDS, SAY } from '../language'
 import { misspellings } from './spelling'
 
 function unlikeIast(card: Card): Found[] {
@@ -30,7 +30,7 @@ function unlikeIast(card: Card): Found[] {
 export const nameRules: readonly Rule[] = [
   {
     id: 'names/sanskrit-in-iast',
-    ...SAY.rules['names/sanskrit-in-iast'],
+    ...RULE_WORDS['names/sanskrit-in-iast'],
     source: 'published',
     severity: 'mend',
     check: unlikeIast,

@@ -26,6 +26,7 @@ import {
   IN_THE_MIDDLE,
   type Instruction,
   readerOf,
+  RULE_WORDS,
   SAY,
   type Way,
 } from '../language'
@@ -629,12 +630,12 @@ function mistakeTouches(card: Card): Found[] {
 }
 
 const rule = (
-  id: keyof typeof SAY.rules & `sense/${string}`,
+  id: keyof typeof RULE_WORDS & `sense/${string}`,
   severity: Rule['severity'],
   check: (card: Card) => Found[]
 ): Rule => ({
   id,
-  ...SAY.rules[id],
+  ...RULE_WORDS[id],
   source: 'common practice',
   severity,
   check: reading(check),

@@ -1,4 +1,4 @@
-import { LABELS, SAY } from '../language'
+import { LABELS, RULE_WORDS, SAY } from '../language'
 import { type Card, type Found, freshId, type On, type Patch, type Rule, type Side } from '../card'
 import { type Lexicon, packOf, type RelativeKind, type SideWord } from '../language'
 import { otherSide } from './mirrorCard'
@@ -269,77 +269,77 @@ const any = onCards(['sided', 'even'])
 export const sideRules = (truthsOf: (card: Card) => Truths = () => ({})): readonly Rule[] => [
   {
     id: 'sides/unsure-word',
-    ...SAY.rules['sides/unsure-word'],
+    ...RULE_WORDS['sides/unsure-word'],
     source: 'common practice',
     severity: 'mend',
     check: sided(unsureWords),
   },
   {
     id: 'sides/suspect-fixed',
-    ...SAY.rules['sides/suspect-fixed'],
+    ...RULE_WORDS['sides/suspect-fixed'],
     source: 'common practice',
     severity: 'note',
     check: sided(suspects),
   },
   {
     id: 'sides/silent-swap',
-    ...SAY.rules['sides/silent-swap'],
+    ...RULE_WORDS['sides/silent-swap'],
     source: 'common practice',
     severity: 'note',
     check: sided(silentSwaps),
   },
   {
     id: 'sides/one-sided-cue-is-marked',
-    ...SAY.rules['sides/one-sided-cue-is-marked'],
+    ...RULE_WORDS['sides/one-sided-cue-is-marked'],
     source: 'common practice',
     severity: 'mend',
     check: sided(oneSidedCues),
   },
   {
     id: 'sides/same-form-on-both',
-    ...SAY.rules['sides/same-form-on-both'],
+    ...RULE_WORDS['sides/same-form-on-both'],
     source: 'common practice',
     severity: 'mend',
     check: sided(oneSidedForms),
   },
   {
     id: 'sides/lead-agrees',
-    ...SAY.rules['sides/lead-agrees'],
+    ...RULE_WORDS['sides/lead-agrees'],
     source: 'common practice',
     severity: 'stop',
     check: sided(leadDisagrees),
   },
   {
     id: 'sides/slip',
-    ...SAY.rules['sides/slip'],
+    ...RULE_WORDS['sides/slip'],
     source: 'common practice',
     severity: 'note',
     check: sided((card, lexicon) => slips(card, lexicon, truthsOf(card))),
   },
   {
     id: 'sides/other-than-what',
-    ...SAY.rules['sides/other-than-what'],
+    ...RULE_WORDS['sides/other-than-what'],
     source: 'common practice',
     severity: 'mend',
     check: any((card, lexicon) => relativeWords(card, lexicon, ['other'])),
   },
   {
     id: 'sides/front-back-is-set',
-    ...SAY.rules['sides/front-back-is-set'],
+    ...RULE_WORDS['sides/front-back-is-set'],
     source: 'common practice',
     severity: 'mend',
     check: any((card, lexicon) => relativeWords(card, lexicon, ['front-back', 'top-bottom'])),
   },
   {
     id: 'sides/braces-fix-a-side',
-    ...SAY.rules['sides/braces-fix-a-side'],
+    ...RULE_WORDS['sides/braces-fix-a-side'],
     source: 'format',
     severity: 'mend',
     check: any(emptyBraces),
   },
   {
     id: 'sides/even-names-both',
-    ...SAY.rules['sides/even-names-both'],
+    ...RULE_WORDS['sides/even-names-both'],
     source: 'common practice',
     severity: 'mend',
     check: even(loneSides),
