@@ -1,0 +1,83 @@
+import { demoCard, demoCards } from '../../../tests/support/cards'
+import { form, ladderCard, squats } from '../../../tests/support/ladders'
+import { timeOf } from '../breath'
+import { atRung, DEFAULT_SCHOOL, titleOf } from '../card'
+import { checkCard } from '../check'
+import { finalFigure, sameFigure } from '../figure'
+import { readCard, writeMarkdown } from '../formats'
+import { sheetOf } from '../print'
+import { findingsOnRung, rungCard, rungForm } from '.'
+
+test('a rung is a card of its own: its steps, time and form, under both names', () => {
+  for (const card of demoCards())
+    for (const rung of card.ladder) {
+      const alone = rungCard(card, rung.id)
+      expect(alone.enter.map(({ text }) => text)).toEqual(
+        atRung(card, rung.id).enter.map(({ text }) => text)
+      )
+      expect(timeOf(alone, DEFAULT_SCHOOL)).toEqual(timeOf(card, DEFAULT_SCHOOL, rung.id))
+      expect(sameFigure(finalFigure(alone)!.figure, rungForm(card, rung.id).figure)).toBe(true)
+      expect(alone.ladder).toHaveLength(1)
+      if (!rung.reference) expect(titleOf(alone)).toBe(`${titleOf(card)}: ${rung.name}`)
+      // It is a card like any other: no link leads nowhere, and it goes to a file and back.
+      expect(
+        checkCard(alone)
+          .filter(({ rule }) => rule.startsWith('card/'))
+          .map(({ message }) => message)
+      ).toEqual([])
+      expect(readCard(writeMarkdown(alone))).toEqual(alone)
+    }
+})
+
+test('a rung whose form is not known has no figure at all', () => {
+  const card = ladderCard(
+    { two: form('standing'), chair: form('chair') },
+    'two',
+    {},
+    {
+      chair: { figure: undefined, props: ['chair'] },
+    }
+  )
+  expect(finalFigure(rungCard(card, 'chair'))).toBeNull()
+  expect(() => rungCard(card, 'none')).toThrow(RangeError)
+})
+
+test('what is wrong on a rung alone is told of it, and nothing that the card has anyway', () => {
+  const card = demoCard('tree')
+  const bare = {
+    ...card,
+    ladder: card.ladder.map((rung) =>
+      rung.id === 'thigh' ? { ...rung, steps: { ...rung.steps, add: [] } } : rung
+    ),
+  }
+  const told = findingsOnRung(bare, 'thigh', (done) => checkCard(done))
+  expect(told.map(({ rule }) => rule)).toContain('sense/taken-back')
+  expect(findingsOnRung(card, 'thigh', (done) => checkCard(done))).toEqual([])
+  expect(findingsOnRung(card, 'shin', (done) => checkCard(done))).toEqual([])
+})
+
+test('the sheet of a card shows what each sure rung asks, and no number for one that is not', () => {
+  const rungs = (card: Parameters<typeof sheetOf>[0]) =>
+    sheetOf(card, DEFAULT_SCHOOL)
+      .parts.flatMap(({ blocks }) => blocks)
+      .flatMap((block) => (block.kind === 'rungs' ? block.items : []))
+  const drawn = rungs(ladderCard(squats(), 'half'))
+  expect(drawn.map(({ bars }) => bars?.map(({ label }) => label))).toEqual(
+    Array.from({ length: 3 }, () => [
+      'range',
+      'strength',
+      'balance',
+      'hands',
+      'head and neck',
+      'time',
+    ])
+  )
+  const undrawn = rungs(
+    ladderCard(squats(), 'half', {}, { high: { figure: undefined, props: ['chair'] } })
+  )
+  expect(undrawn.map(({ id, bars }) => [id, bars !== undefined])).toEqual([
+    ['deep', true],
+    ['half', true],
+    ['high', false],
+  ])
+})
