@@ -1,5 +1,5 @@
 import { demoCards } from '../../../tests/support/cards'
-import { form, ladderCard, squats } from '../../../tests/support/ladders'
+import { ladderCard, squats } from '../../../tests/support/ladders'
 import { DEFAULT_SCHOOL } from '../card'
 import { GAP, gapsIn, levelsOf } from '.'
 
