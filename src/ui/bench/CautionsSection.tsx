@@ -1,9 +1,8 @@
 'use client'
 
-import { LABELS } from '@/core/language'
+import { CONDITIONS, LABELS } from '@/core/language'
 import { NativeSelect, TextInput } from '@mantine/core'
 import { type Caution, dropUnwritable, VERDICTS } from '@/core/card'
-import { CONDITIONS } from './conditions'
 import { PartList } from './PartList'
 import { LineSpread, SidedLine } from './SidedLine'
 import { useBench } from './store'
@@ -15,8 +14,8 @@ export function CautionsSection() {
   return (
     <>
       <datalist id="conditions">
-        {CONDITIONS.map((condition) => (
-          <option key={condition} value={condition} />
+        {CONDITIONS.map(({ id, name }) => (
+          <option key={id} value={name} />
         ))}
       </datalist>
       <PartList<Caution>
