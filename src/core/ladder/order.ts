@@ -224,7 +224,8 @@ const near = (a: Demand, b: Demand) =>
   DEMANDED.every((part) => Math.abs(a.parts[part].value - b.parts[part].value) < SAME)
 
 function twins(card: Card, school: School): Found[] {
-  const rungs = known(climb(card, school))
+  // A form that words move is not exact enough to be called the same.
+  const rungs = known(climb(card, school)).filter(({ from }) => from !== 'words')
   return rungs.flatMap((upper, i): Found[] => {
     const lower = rungs
       .slice(0, i)

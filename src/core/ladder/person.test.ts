@@ -147,7 +147,12 @@ describe('whether a rung is open', () => {
   })
 
   test('a form that is not known is neither open nor closed', () => {
-    const card = ladderCard({ two: form('standing') }, 'two', {}, { two: { figure: undefined } })
+    const card = ladderCard(
+      { two: form('standing') },
+      'two',
+      { enter: [{ id: 's1', text: 'Let the thing happen.', breath: 'out' }] },
+      { two: { figure: undefined } }
+    )
     expect(openingsFor(card, SUPPLE)[0]).toMatchObject({ open: null, missing: [] })
     expect(firstOpen(openingsFor(card, SUPPLE))).toBeNull()
   })
