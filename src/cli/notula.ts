@@ -52,6 +52,17 @@ async function run(argv: string[]): Promise<number> {
       code = (await import('./verbs/time')).time(file, options)
     })
   program
+    .command('call')
+    .description('write what is said for a card, line by line in its time')
+    .argument('<file>')
+    .option('--side <side>', 'left, right, or both in their order', 'both')
+    .option('--rung <id>', 'the form; else the one that the steps describe')
+    .option('--to <format>', 'text, vtt or json', 'text')
+    .option('--out <file>', 'where to; else the standard output')
+    .action(async (file, options) => {
+      code = await (await import('./verbs/call')).call(file, options)
+    })
+  program
     .command('figure')
     .description('draw the form of a card, or tell its joints, measures and loads')
     .argument('<file>')

@@ -299,3 +299,18 @@ test('verdicts tells each rung for people with some conditions; conditions lists
   expect(list.out).toContain('eye pressure (glaucoma): glaucoma')
   expect(JSON.parse(notula(['conditions', '--json']).out).length).toBeGreaterThanOrEqual(30)
 })
+
+test('call writes what is said in its time, for a side and a rung', () => {
+  const told = notula(['call', 'demo/tree.md', '--side', 'left', '--rung', 'thigh'])
+  expect(told).toMatchObject({ code: 0, err: '' })
+  expect(told.out.split('\n')[0]).toBe('  0:00  in        Shift the weight onto the right foot.')
+  expect(told.out).toContain('Set the left foot on the right thigh.')
+  const vtt = notula(['call', 'demo/gate.md', '--to', 'vtt']).out
+  expect(vtt).toMatch(/^WEBVTT\n\n00:00:00\.000 --> 00:00:05\.000\nStep the right leg out/)
+  const both = JSON.parse(notula(['call', 'demo/gate.md', '--to', 'json']).out)
+  expect(new Set(both.map(({ side }: { side: string }) => side))).toEqual(
+    new Set(['right', 'left', null])
+  )
+  expect(notula(['call', 'demo/gate.md', '--rung', 'none']).code).toBe(2)
+  expect(notula(['call', 'demo/gate.md', '--side', 'up']).code).toBe(2)
+})

@@ -1,1 +1,2 @@
 export * from './play'
+export * from './callScript'
