@@ -73,8 +73,6 @@ describe('against things outside', () => {
   test('the moment at the shoulder of an arm held ahead is the one worked out by hand', () => {
     const held = form('standing', { rightShoulder: { flexion: 90 } })
     const found = jointEfforts(solved(held)).find(({ joint }) => joint === 'right shoulder')!
-    const { flexion } = { flexion: solved(held) }
-    expect(flexion.unmet).toEqual([])
     expect(found.moment).toBeCloseTo(0.00857, 3)
   })
 

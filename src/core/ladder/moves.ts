@@ -614,8 +614,7 @@ function longerStay(figure: Figure, card: Card): Moved[] {
     {
       move: 'longer-stay',
       way: 'harder',
-      ...LADDER.moves['longer-stay'](''),
-      words: '',
+      ...LADDER.moves['longer-stay'](),
       figure,
       stay,
     },

@@ -149,7 +149,7 @@ const moves = {
   }),
   further: () => ({ name: 'Further', words: 'Go a little further.' }),
   'feet-together': () => ({ name: 'Feet together', words: 'Bring the feet together.' }),
-  'longer-stay': (breaths: string) => ({ name: `Long count`, words: '', told: `${breaths}` }),
+  'longer-stay': () => ({ name: 'Long count', words: '' }),
   'eyes-closed': () => ({ name: 'Eyes closed', words: 'Close the eyes.' }),
 }
 
@@ -182,7 +182,6 @@ const phrases = {
   /** A sign that is tied to a measure; what stands in the parentheses is read again. */
   tied: (words: string, measure: string, target: string, tolerance: number) =>
     `${words} (${measure} ${target} ± ${tolerance})`,
-  off: (words: string) => `not: ${words}`,
 }
 
 const order = {
@@ -194,7 +193,6 @@ const order = {
   jump: (part: Demanded, from: number, to: number) => `${demanded[part]} ${from} to ${to}`,
   jumpTotal: (from: number, to: number) => `${from} to ${to} in all`,
   halfway: 'a form halfway',
-  by: { prop: 'a prop', lever: 'a shorter lever' },
   insert: (name: string) => `Open “${name}” as a draft rung between them`,
   between: (below: string, name: string) => `Between ${below} and ${name}`,
   same: (a: string, b: string) =>
