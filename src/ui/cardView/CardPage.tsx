@@ -25,11 +25,6 @@ export function CardPage({
   return (
     <>
       <Header>
-        {rung !== undefined && (
-          <Button component={Link} href={`/cards/${id}`} variant="subtle" size="compact-md">
-            The whole card
-          </Button>
-        )}
         <PlayButton
           get={async () => {
             const [{ card }, { school }] = await Promise.all([
@@ -74,6 +69,11 @@ export function CardPage({
         </Menu>
       </Header>
       <main id="main" tabIndex={-1} className={classes.main}>
+        {rung !== undefined && (
+          <p className={classes.oneRung}>
+            One rung of the ladder. <Link href={`/cards/${id}`}>The whole card</Link>
+          </p>
+        )}
         {children}
       </main>
     </>
