@@ -22,7 +22,8 @@ import {
 } from './demand'
 import { GAP } from './levels'
 import { NORMS } from './motions'
-import { LEAP, LEAP_TOTAL, LESS, SAME, SAME_CM, TAKES } from './order'
+import { LEAP, LEAP_TOTAL, SAME, SAME_CM, TAKES } from './order'
+import { LESS } from './place'
 import { READY_BODIES } from './person'
 import { MOTIONS } from './words'
 

@@ -20,6 +20,7 @@ import { LADDER, RULE_WORDS } from '../language'
 import { apart } from '../reading'
 import { plainText } from '../sides'
 import { type Demand, demandOf, demandsOf, heldSeconds, type RungDemand } from './demand'
+import { asksLess, LESS, moved } from './place'
 import { halfway } from './proposals'
 import { rungForm } from './rungForm'
 import { signRead } from './signs'
@@ -29,8 +30,6 @@ import { signRead } from './signs'
  * never called wrong.
  */
 
-/** A rung has to ask this much less in all than the one below it to be told. Our own, set by trying. */
-export const LESS = 1.5
 /** A step this high, of one part or in all, wants a rung between. Our own, set by trying. */
 export const LEAP = 50
 export const LEAP_TOTAL = 18
@@ -74,12 +73,6 @@ const round = (value: number) => Math.round(value)
 const value = ({ demand }: { demand: Demand }, part: Demanded) => demand.parts[part].value
 const figureOf = (card: Card, { id }: { id: string }): Figure | null => rungForm(card, id).figure
 
-/** The ladder with one rung put where another one is. */
-const moved = (ladder: readonly Rung[], from: number, to: number): Rung[] => {
-  const rest = ladder.toSpliced(from, 1)
-  return rest.toSpliced(to, 0, ladder[from]!)
-}
-
 /** A prop on a lower rung that the rung above does without. */
 const ownProps = (lower: Rated, upper: Rated, card: Card): string[] => {
   const of = ({ rung }: Rated) => (rung.props.length ? rung.props : card.setUp.props)
@@ -99,15 +92,11 @@ function deepensBy(
 
 function climbs(card: Card, school: School): Found[] {
   const rungs = known(climb(card, school))
-  return rungs.flatMap((upper, i): Found[] => {
-    // Against the highest of those below: one finding for one rung in a wrong place.
-    const lower = rungs
-      .slice(0, i)
-      .reduce<(typeof rungs)[number] | null>(
-        (most, each) => (most && most.demand.total >= each.demand.total ? most : each),
-        null
-      )
-    if (!lower || upper.demand.total >= lower.demand.total - LESS) return []
+  // Against the most asking of those below: one finding for one rung in a wrong place.
+  const wrong = asksLess(rungs.map(({ id, demand }) => ({ id, total: demand.total })))
+  return wrong.flatMap(({ id, below }): Found[] => {
+    const [upper, lower] = [id, below].map((each) => rungs.find((rung) => rung.id === each)!)
+    if (!upper || !lower) return []
     if (deepensBy(lower, upper, card)) return []
     const less = DEMANDED.filter((part) => value(upper, part) < value(lower, part) - 1)
       .sort((a, b) => value(upper, a) - value(lower, a) - (value(upper, b) - value(lower, b)))

@@ -4,7 +4,7 @@ import { Button } from '@mantine/core'
 import { type RefObject, useCallback, useMemo, useState } from 'react'
 import { freshId, PROPS, type Rung } from '@/core/card'
 import { withReferenceRung } from '@/core/figure'
-import { LESS, type Person } from '@/core/ladder'
+import { asksLess, moved, type Person, placeFor, type Standing } from '@/core/ladder'
 import { LADDER } from '@/core/language'
 import { plainText } from '@/core/sides'
 import { later } from '../shared/later'
@@ -18,9 +18,6 @@ import { useBench, useBenchStore } from './store'
 const SortRows = later(() => import('./SortRows').then((module) => module.SortRows))
 const Proposals = later(() => import('../ladder/Proposals').then((module) => module.Proposals))
 const Compare = later(() => import('../ladder/Compare').then((module) => module.Compare))
-
-const moved = <T,>(list: readonly T[], from: number, to: number): T[] =>
-  list.toSpliced(from, 1).toSpliced(to, 0, list[from]!)
 
 /** The ladder: rungs that climb the page, what each asks, and for whom it is open. */
 export function LadderSection() {
@@ -63,20 +60,23 @@ export function LadderSection() {
     [ids, put]
   )
   const tentative = over ? moved(ids, ...over).toReversed() : null
-  const wrong = tentative?.flatMap((id, i) => {
-    const mine = totalOf(id)
-    const below = tentative.slice(0, i).find((each) => {
-      const its = totalOf(each)
-      return mine !== null && its !== null && mine < its - LESS
+  const standing = (id: string): Standing => {
+    const rung = ladder.find((each) => each.id === id)
+    return { id, total: totalOf(id), ...(rung?.beside ? { beside: true } : {}) }
+  }
+  const wrong =
+    tentative &&
+    asksLess(tentative.map(standing)).map(({ id, below }) => {
+      const [mine, its] = [id, below].map((each) => name(ladder.find((rung) => rung.id === each)!))
+      return LADDER.asksLess(mine!, its!)
     })
-    const rungs = [id, below].map((each) => ladder.find((rung) => rung.id === each))
-    return below ? [LADDER.asksLess(name(rungs[0]!), name(rungs[1]!))] : []
-  })
 
   const take = (rung: Rung, total: number) =>
     bench.getState().edit((card) => {
-      const above = card.ladder.findIndex(({ id }) => (totalOf(id) ?? -Infinity) > total)
-      const at = above < 0 ? card.ladder.length : above
+      const at = placeFor(
+        card.ladder.map(({ id }) => standing(id)),
+        total
+      )
       return {
         ...card,
         ladder: card.ladder.toSpliced(at, 0, {
