@@ -98,6 +98,9 @@ test('a card plays: on its breath, line by line, stepped, scrubbed and paused', 
   await expect(dialog.getByText('Stack the left hip over the left knee.')).toBeVisible()
   await dialog.getByRole('slider', { name: 'Time' }).fill('130')
   await expect(dialog.getByText('left leads', { exact: true })).toBeVisible()
+  // And it stays there.
+  await page.waitForTimeout(500)
+  await expect(dialog.getByRole('slider', { name: 'Time' })).toHaveValue('130')
   const shape = () => dialog.getByRole('img', { name: /^Gate/ }).innerHTML()
   await dialog.getByRole('slider', { name: 'Time' }).fill('0')
   await expect(dialog.getByText('Step the right leg out to the side, foot flat.')).toBeVisible()
@@ -107,6 +110,25 @@ test('a card plays: on its breath, line by line, stepped, scrubbed and paused', 
   await expect.poll(shape).not.toBe(before)
   await dialog.getByRole('button', { name: 'Pause' }).click()
   await expect(dialog.getByRole('button', { name: 'Play' })).toBeVisible()
+})
+
+test('asked twice, it plays once and is not begun again', async ({ page }) => {
+  let answers = 0
+  // Its answer is late, and the button is pressed again before it.
+  await page.route('**/api/cards/gate', async (route) => {
+    answers += 1
+    await new Promise((done) => setTimeout(done, 1500))
+    await route.continue()
+  })
+  await page.goto('/cards/gate')
+  const button = page.getByRole('button', { name: 'Play', exact: true }).first()
+  await expect(async () => {
+    await button.click({ timeout: 500 })
+    expect(answers).toBe(1)
+  }).toPass()
+  await button.click({ force: true, timeout: 2000 }).catch(() => undefined)
+  await expect(page.getByRole('dialog').getByRole('slider', { name: 'Time' })).toBeVisible()
+  expect(answers).toBe(1)
 })
 
 test('with reduced motion it goes from form to form', async ({ page }) => {

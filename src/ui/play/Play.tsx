@@ -243,7 +243,8 @@ function Scrub({
         min={0}
         max={whole}
         step={0.1}
-        value={seconds}
+        // Only what the input can hold: a finer value is rounded by it, and read back as a wish.
+        value={Math.round(seconds * 10) / 10}
         aria-label="Time"
         aria-valuetext={LABELS.duration(Math.round(seconds))}
         onChange={(event) => onGo(event.currentTarget.valueAsNumber)}
