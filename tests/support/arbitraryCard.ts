@@ -11,6 +11,7 @@ import {
   SPINES,
   tidyLine,
   tidyProse,
+  TRAIT_NAMES,
   VERDICTS,
 } from '@/core/card'
 
@@ -192,7 +193,16 @@ export const arbitraryCard: fc.Arbitrary<Card> = fc
         verdict: fc.constantFrom(...VERDICTS),
         say: text,
         rung: maybe(id),
+        instead: maybe(id),
         reason: maybe(text),
+        over: maybe(text),
+      })
+    ),
+    traits: few(
+      fc.record({
+        trait: fc.constantFrom(...TRAIT_NAMES),
+        value: fc.integer({ min: 0, max: 1000 }),
+        rung: maybe(id),
       })
     ),
     ladder: few(rung),
@@ -201,7 +211,7 @@ export const arbitraryCard: fc.Arbitrary<Card> = fc
     effects: few(
       fc.record({ text, basis: fc.constantFrom(...BASES_OF_CLAIM), source: maybe(text) })
     ),
-    assists: few(fc.record({ text, breath: maybe(breath), on })),
+    assists: few(fc.record({ text, stance: text, breath: maybe(breath), on })),
     notes: prose,
   })
   .map((card) => distinct(Card.parse(JSON.parse(JSON.stringify(card)))))

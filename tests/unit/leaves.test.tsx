@@ -17,6 +17,7 @@ import {
   partsOf,
   REGIONS,
   SPINES,
+  TRAIT_NAMES,
   VERDICTS,
   withValue,
 } from '@/core/card'
@@ -40,6 +41,7 @@ const CHOICES: Record<string, readonly string[]> = {
   kind: MARK_KINDS,
   verdict: VERDICTS,
   basis: BASES_OF_CLAIM,
+  trait: TRAIT_NAMES,
   firstSide: ['left', 'right'],
   sides: ['even', 'sided'],
 }

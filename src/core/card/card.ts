@@ -13,6 +13,7 @@ import {
   REGIONS,
   SIDES,
   SPINES,
+  TRAIT_NAMES,
   VERDICTS,
 } from './words'
 
@@ -189,7 +190,21 @@ export const Caution = part('caution', {
   verdict: oneOf(VERDICTS),
   say: saidLine('free').default(''),
   rung: linkTo('rung').optional(),
+  /** Where a person goes who may not do this card: another card. */
+  instead: marked(cardId.clone(), { kind: 'link', to: 'card' }).optional(),
   reason: line().optional(),
+  /** What is usual, as it was when the reason was given; when it changes, the reason is looked at again. */
+  over: line(400).optional(),
+})
+
+/** A trait that is set by hand, where no figure tells it: of one rung, or of all that none tells. */
+export const TraitSet = part('trait', {
+  trait: oneOf(TRAIT_NAMES),
+  value: z
+    .number({ error: 'should be a number' })
+    .min(0, { error: 'should not be less than 0' })
+    .max(1000, { error: 'is more than 1,000' }),
+  rung: linkTo('rung').optional(),
 })
 
 export const RungSteps = z.strictObject({
@@ -237,6 +252,8 @@ export const Claim = part('claim', {
 
 export const Assist = part('assist', {
   text: sidedLine(),
+  /** How the teacher stands before touching. */
+  stance: sidedLine().default(''),
   breath: Breath.optional(),
   on: On.default('both'),
 })
@@ -295,6 +312,8 @@ export const Card = part('card', {
   betweenSides: BetweenSides.default({ text: '' }),
   mistakes: z.array(Mistake).default([]),
   cautions: z.array(Caution).default([]),
+  /** What the form asks, set by hand where no figure tells it. */
+  traits: z.array(TraitSet).default([]),
   ladder: z.array(Rung).default([]),
   counter: z.array(marked(cardId.clone(), { kind: 'link', to: 'card' })).default([]),
   when: When.default({ timeOfDay: '' }),
@@ -310,6 +329,7 @@ export type CueMark = z.infer<typeof CueMark>
 export type Stay = z.infer<typeof Stay>
 export type Mistake = z.infer<typeof Mistake>
 export type Caution = z.infer<typeof Caution>
+export type TraitSet = z.infer<typeof TraitSet>
 export type Rung = z.infer<typeof Rung>
 export type Claim = z.infer<typeof Claim>
 export type Assist = z.infer<typeof Assist>

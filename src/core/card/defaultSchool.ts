@@ -11,6 +11,7 @@ export const SCHOOL_DEFAULTS = {
   cautionLead: LABELS.cautionLead,
   paper: 'A5',
   buildsBy: 'card',
+  consent: LABELS.consent,
 } as const
 
 /** The rules that hold until a school sets its own. */
@@ -20,6 +21,8 @@ export const DEFAULT_SCHOOL: School = {
   severities: {},
   weights: {},
   signs: { up: [], down: [] },
+  conditions: [],
+  policy: { rules: [], without: [] },
   builds: ['usual'],
   ...SCHOOL_DEFAULTS,
 }

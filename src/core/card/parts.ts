@@ -33,6 +33,7 @@ export type Owner =
   | 'between'
   | 'mistake'
   | 'caution'
+  | 'trait'
   | 'rung'
   | 'instead'
   | 'insteadCue'

@@ -25,6 +25,8 @@ export interface Rule {
   /** Told only of a card whose review is asked for: what is not written yet is nothing wrong. */
   whenAsked?: true
   check: (card: Card, school: School) => Found[]
+  /** Of a rule that looks at the whole deck: what it finds, by the id of the card. */
+  deck?: (cards: readonly Card[], school: School) => Map<string, Found[]>
 }
 
 /**
@@ -51,6 +53,31 @@ export function runRules(
     )
   if (failed.length > 0) found.push(unchecked(failed.join(', ')))
   return found.sort((a, b) => rank[a.severity] - rank[b.severity])
+}
+
+/**
+ * Runs the rules that look at the whole deck.
+ * @returns the findings by the id of the card; a rule that comes to no end finds nothing
+ */
+export function runDeckRules(
+  rules: readonly Rule[],
+  cards: readonly Card[],
+  school: School = DEFAULT_SCHOOL
+): Map<string, Finding[]> {
+  const found = new Map<string, Finding[]>()
+  for (const rule of rules) {
+    if (!rule.deck) continue
+    for (const [id, all] of rule.deck(cards, school))
+      found.set(id, [
+        ...(found.get(id) ?? []),
+        ...all.map((each) => ({
+          rule: rule.id,
+          severity: school.severities[rule.id] ?? rule.severity,
+          ...each,
+        })),
+      ])
+  }
+  return found
 }
 
 /** What one rule finds. One that comes to no end with a card is told, and the others go on. */

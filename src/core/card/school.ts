@@ -2,7 +2,51 @@ import { z } from 'zod'
 import { Pace, Side } from './card'
 import { line, prose } from './wording'
 import { SCHOOL_DEFAULTS } from './defaultSchool'
-import { BUILDS, DEMANDED, SEVERITIES, TURNS_OF_BUILDS } from './words'
+import {
+  BASES_OF_RULE,
+  BUILDS,
+  DEMANDED,
+  SEVERITIES,
+  TRAIT_NAMES,
+  TURNS_OF_BUILDS,
+  VERDICTS,
+} from './words'
+
+const shortName = z
+  .string()
+  .max(120, { error: 'is longer than 120 characters' })
+  .regex(/^[a-z0-9]+([-/.][a-z0-9]+)*$/, {
+    error: 'should be small letters, digits and hyphens, such as long-covid',
+  })
+
+/** A condition of a school's own, or one that it words anew. */
+export const OwnCondition = z.strictObject({
+  id: shortName,
+  group: line(80),
+  name: line(120),
+  synonyms: z.array(line(120)).max(40).default([]),
+})
+export type OwnCondition = z.infer<typeof OwnCondition>
+
+/** One rule about cautions, as data: a trait from here on, for a condition, gives a verdict. */
+export const PolicyRule = z.strictObject({
+  id: shortName,
+  condition: shortName,
+  trait: z.enum(TRAIT_NAMES),
+  /** The trait counts from this value on, in its unit. */
+  least: z
+    .number({ error: 'should be a number' })
+    .min(0, { error: 'should not be less than 0' })
+    .max(1000, { error: 'is more than 1,000' }),
+  verdict: z.enum(VERDICTS).exclude(['fine']),
+  /** What to change, to what the verdict becomes mild; for the teacher. */
+  change: line(300),
+  /** What is said to the class; where it is left out, the change is said. */
+  say: line(300).optional(),
+  basis: z.enum(BASES_OF_RULE),
+  source: line(300).optional(),
+})
+export type PolicyRule = z.infer<typeof PolicyRule>
 
 /** The rules of one school: what its cards share and where schools disagree. */
 export const School = z.strictObject({
@@ -42,6 +86,19 @@ export const School = z.strictObject({
       down: z.array(line()).max(60).default([]),
     })
     .default({ up: [], down: [] }),
+  /** Said before every touch, on every card that has one. */
+  consent: line(300).default(SCHOOL_DEFAULTS.consent),
+  /** Conditions that the school adds, or words its own way. */
+  conditions: z.array(OwnCondition).max(100).default([]),
+  /** Where the school's policy differs from the usual one. */
+  policy: z
+    .strictObject({
+      /** Rules that it adds, or puts in place of the usual one of the same id. */
+      rules: z.array(PolicyRule).max(2000).default([]),
+      /** Ids of usual rules that do not hold here. */
+      without: z.array(shortName).max(2000).default([]),
+    })
+    .default({ rules: [], without: [] }),
   severities: z.record(z.string(), z.enum(SEVERITIES)).default({}),
 })
 export type School = z.infer<typeof School>

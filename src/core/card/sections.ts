@@ -10,7 +10,7 @@ const FIELDS = {
   alignment: ['alignment'],
   stay: ['stay'],
   mistakes: ['mistakes'],
-  cautions: ['cautions'],
+  cautions: ['cautions', 'traits'],
   ladder: ['ladder'],
   exit: ['exit'],
   rest: ['betweenSides', 'counter', 'assists', 'notes'],

@@ -106,3 +106,42 @@ export type Build = (typeof BUILDS)[number]
 
 /** How a school’s builds take turns over its deck. */
 export const TURNS_OF_BUILDS = ['card', 'base'] as const
+
+/** What the body does in a form that a caution can follow from; each a number with a unit. */
+export const TRAITS = {
+  'head below heart': 'cm',
+  'weight on head': '%',
+  'loaded neck': '%',
+  'neck back': 'deg',
+  'hips above heart': 'cm',
+  'loaded rounding': 'deg',
+  'forward bend': 'deg',
+  'back bend': 'deg',
+  'side bend': 'deg',
+  turn: 'deg',
+  'closed twist': 'deg',
+  'arms overhead': 'deg',
+  'knee bend': 'deg',
+  'loaded knee bend': 'deg',
+  'weight on knees': '%',
+  'hip opening': 'deg',
+  'wide legs': 'deg',
+  'deep hip bend': 'deg',
+  'straight-leg raise': 'deg',
+  'ankle bend': 'deg',
+  'weight on wrists': '%',
+  'weight on shoulders': '%',
+  'belly pressed': '%',
+  'lying on the back': '%',
+  'lying on the front': '%',
+  'one-leg balance': '%',
+  balance: '%',
+  'belly work': '%',
+  'breath held': 's',
+  stay: 's',
+} as const
+export type Trait = keyof typeof TRAITS
+export const TRAIT_NAMES = Object.keys(TRAITS) as [Trait, ...Trait[]]
+
+/** What a rule about cautions stands on. */
+export const BASES_OF_RULE = ['common practice', 'published', 'school'] as const

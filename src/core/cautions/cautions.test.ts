@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { demoCard, demoCards } from '../../../tests/support/cards'
 import { both, form, ladderCard, on, oneLeg } from '../../../tests/support/ladders'
-import { type Card, VERDICTS, type Verdict } from '../card'
+import { type Card, type Trait, TRAIT_NAMES, VERDICTS, type Verdict } from '../card'
 import type { Figure } from '../figure'
 import { rungForm } from '../ladder'
 import {
@@ -14,8 +14,6 @@ import {
   STRICTNESS,
   strictest,
   together,
-  type Trait,
-  TRAIT_NAMES,
   traitsOf,
   traitWords,
   verdictsFor,

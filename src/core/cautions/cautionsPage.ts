@@ -1,8 +1,8 @@
+import { TRAIT_NAMES, TRAITS } from '../card'
 import { LABELS } from '../language'
 import { conditions } from './conditions'
 import { ASK_ANYWAY, DEFAULT_POLICY } from './policy'
 import { STRICTNESS } from './verdicts'
-import { TRAIT_NAMES, TRAITS } from './words'
 
 /** The usual policy, as a page for trainers: made from the rules that are used. */
 export function cautionsPage(): string {

@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein'
+import type { OwnCondition, School } from '../card'
 import { CONDITIONS } from '../language'
 
 /** A condition that a caution can be about. */
@@ -11,6 +12,33 @@ export interface Condition {
 
 export const conditions: readonly Condition[] = CONDITIONS
 
+export type ConditionsOf = Pick<School, 'conditions'>
+
+const NONE: readonly OwnCondition[] = []
+const lists = new WeakMap<readonly OwnCondition[], readonly Condition[]>()
+
+/** The usual conditions and a school’s own; one of the same id stands in the place of the usual one. */
+export function conditionsOf(
+  { conditions: own }: ConditionsOf = { conditions: [] }
+): readonly Condition[] {
+  if (own.length === 0) return conditions
+  let list = lists.get(own)
+  if (!list) {
+    const named = new Map<string, Condition>(own.map((each) => [each.id, each]))
+    const usual = conditions.map((each) => {
+      const worded = named.get(each.id)
+      named.delete(each.id)
+      // Words that people know it by are kept.
+      return worded
+        ? { ...worded, synonyms: [...new Set([...worded.synonyms, each.name, ...each.synonyms])] }
+        : each
+    })
+    list = [...usual, ...named.values()]
+    lists.set(own, list)
+  }
+  return list
+}
+
 const plain = (words: string) =>
   words
     .trim()
@@ -19,24 +47,33 @@ const plain = (words: string) =>
     .replace(/[^\p{L}\p{N}’]+/gu, ' ')
     .trim()
 
-const BY_NAME = new Map(
-  conditions.flatMap((condition) =>
-    [condition.id, condition.name, ...condition.synonyms].map((name): [string, Condition] => [
-      plain(name),
-      condition,
-    ])
-  )
-)
+const names = new WeakMap<readonly Condition[], Map<string, Condition>>()
+
+function byName(list: readonly Condition[]): Map<string, Condition> {
+  let map = names.get(list)
+  if (!map) {
+    map = new Map()
+    // A school’s own stand last, and a name of theirs is theirs.
+    for (const condition of list)
+      for (const name of [condition.id, condition.name, ...condition.synonyms])
+        map.set(plain(name), condition)
+    names.set(list, map)
+  }
+  return map
+}
 
 /** The condition that a name means; null when it is not known. */
-export const conditionNamed = (name: string): Condition | null => BY_NAME.get(plain(name)) ?? null
+export const conditionNamed = (
+  name: string,
+  school: ConditionsOf = { conditions: NONE as OwnCondition[] }
+): Condition | null => byName(conditionsOf(school)).get(plain(name)) ?? null
 
 /** Known names that are spelled most like a name that is not known, the nearest first. */
-export function nearestConditions(name: string, most = 3): Condition[] {
+export function nearestConditions(name: string, school?: ConditionsOf, most = 3): Condition[] {
   const wanted = plain(name)
   const away = (known: string) =>
     known.includes(wanted) || wanted.includes(known) ? 0 : distance(wanted, known)
-  const ranked = [...BY_NAME]
+  const ranked = [...byName(conditionsOf(school))]
     .map(([known, condition]) => ({ condition, by: away(known) / Math.max(3, known.length) }))
     .sort((a, b) => a.by - b.by)
   return [...new Set(ranked.map(({ condition }) => condition))].slice(0, most)

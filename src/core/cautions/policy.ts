@@ -1,19 +1,4 @@
-import type { Verdict } from '../card'
-import type { Trait } from './words'
-
-/** One rule of the policy, as data: a trait from here on, for a condition, gives a verdict. */
-export interface PolicyRule {
-  id: string
-  condition: string
-  trait: Trait
-  /** The trait counts from this value on, in its unit. */
-  least: number
-  verdict: Exclude<Verdict, 'fine'>
-  /** What to change; for `change`, what to do instead. */
-  change: string
-  basis: 'common practice' | 'published' | 'school'
-  source?: string
-}
+import type { PolicyRule, School, Trait } from '../card'
 
 /** A rule as a line: trait, least, verdict, change; the conditions that it is for. */
 type Line = [
@@ -29,6 +14,7 @@ const PREGNANT = ['second-trimester', 'third-trimester'] as const
 /** Usual verdicts of the trade, offered from what the body does. Common practice, no single source. */
 const LINES: readonly Line[] = [
   // The head below the heart
+  ['head below heart', 5, 'ask-first', 'keep it short, the head raised', 'eye-pressure', 'retina'],
   ['head below heart', 8, 'avoid', 'keep the head at or above the heart', 'eye-pressure', 'retina'],
   [
     'head below heart',
@@ -322,3 +308,71 @@ export const DEFAULT_POLICY: readonly PolicyRule[] = LINES.flatMap(
       basis: 'common practice',
     }))
 )
+
+export type PolicyOf = Pick<School, 'policy'>
+
+const settled = new WeakMap<object, readonly PolicyRule[]>()
+
+/**
+ * The policy of a school: the usual rules, without those that it has taken out, and with its own
+ * in the place of the usual one of the same id or after them.
+ */
+export function policyOf({ policy }: PolicyOf): readonly PolicyRule[] {
+  if (policy.rules.length === 0 && policy.without.length === 0) return DEFAULT_POLICY
+  let rules = settled.get(policy)
+  if (!rules) {
+    const own = new Map(policy.rules.map((rule) => [rule.id, rule]))
+    const out = new Set(policy.without)
+    const usual = DEFAULT_POLICY.filter(({ id }) => !out.has(id)).map((rule) => {
+      const changed = own.get(rule.id)
+      own.delete(rule.id)
+      return changed ?? rule
+    })
+    rules = [...usual, ...own.values()]
+    settled.set(policy, rules)
+  }
+  return rules
+}
+
+/** A policy by the condition that its rules are about. */
+const byCondition = new WeakMap<readonly PolicyRule[], Map<string, PolicyRule[]>>()
+
+/** The rules of a policy about one condition, in their order. */
+export function rulesAbout(policy: readonly PolicyRule[], condition: string): PolicyRule[] {
+  let map = byCondition.get(policy)
+  if (!map) {
+    map = new Map()
+    for (const rule of policy) {
+      const all = map.get(rule.condition)
+      if (all) all.push(rule)
+      else map.set(rule.condition, [rule])
+    }
+    byCondition.set(policy, map)
+  }
+  return map.get(condition) ?? []
+}
+
+const sameRule = (a: PolicyRule, b: PolicyRule) =>
+  (Object.keys({ ...a, ...b }) as (keyof PolicyRule)[]).every((key) => a[key] === b[key])
+
+/** The rules of a table as what a school keeps: only where they differ from the usual ones. */
+export function policyFrom(rules: readonly PolicyRule[]): School['policy'] {
+  const usual = new Map(DEFAULT_POLICY.map((rule) => [rule.id, rule]))
+  const kept = new Set(rules.map(({ id }) => id))
+  return {
+    rules: rules.filter((rule) => !usual.has(rule.id) || !sameRule(rule, usual.get(rule.id)!)),
+    without: DEFAULT_POLICY.filter(({ id }) => !kept.has(id)).map(({ id }) => id),
+  }
+}
+
+/** An id for a new rule that none of these has. */
+export function freshRuleId(
+  rule: Pick<PolicyRule, 'condition' | 'trait' | 'least'>,
+  rules: readonly PolicyRule[]
+): string {
+  const base = `${rule.condition}/${slug(rule.trait)}-${Math.round(rule.least)}`
+  const taken = new Set([...rules, ...DEFAULT_POLICY].map(({ id }) => id))
+  let id = base
+  for (let n = 2; taken.has(id); n += 1) id = `${base}-${n}`
+  return id
+}

@@ -1,5 +1,13 @@
 import { paceOf, phaseSeconds } from '../breath'
-import { atRung, type Card, DEFAULT_SCHOOL, type School } from '../card'
+import {
+  atRung,
+  type Card,
+  DEFAULT_SCHOOL,
+  type School,
+  type Trait,
+  TRAIT_NAMES,
+  TRAITS,
+} from '../card'
 import {
   carriedNearly,
   type Figure,
@@ -14,7 +22,6 @@ import {
   USUAL_STATURE,
 } from '../figure'
 import { demandOf, heldSeconds, motionsOf, mostOf, rungForm } from '../ladder'
-import { TRAIT_NAMES, TRAITS, type Trait } from './words'
 
 /** What a form asks of the body, by trait; a trait that is not there is 0. */
 export type Traits = Record<Trait, number>
@@ -87,9 +94,13 @@ function ofForm(figure: Figure): Omit<Traits, 'breath held' | 'stay'> {
   )
   const oneLeg = standing.length === 1 && !others && Math.abs(tilt) < 75
   const balance = demandOf(figure, 1).parts.balance.value
+  // On hands and knees the trunk hangs between them, and is not folded at the hips.
+  const allFours =
+    on(/^(?:left|right) (?:knee|shin)$/) > 25 && on(ARM) > 12 && Math.max(...knees) < 112
   // A deep fold over thighs that are not apart presses the belly, too.
   const onThighs =
     !onBack &&
+    !allFours &&
     SIDES.every((side) => angle(`${side}Hip`, 'flexion') > 108) &&
     most('hip opening') < 22
   const turn = angle('lowBack', 'rotation') + angle('ribs', 'rotation')
@@ -121,7 +132,7 @@ function ofForm(figure: Figure): Omit<Traits, 'breath held' | 'stay'> {
     'loaded rounding': back && back.bends > 0 && held > 0.12 ? trunk : 0,
     'forward bend': Math.max(
       trunk,
-      upright || onBack || onFront
+      upright || onBack || onFront || allFours
         ? 0
         : Math.min(angle('leftHip', 'flexion'), angle('rightHip', 'flexion'), tilt > 0 ? tilt : 0)
     ),
@@ -155,7 +166,7 @@ function ofForm(figure: Figure): Omit<Traits, 'breath held' | 'stay'> {
   }
 }
 
-const known = new WeakMap<Figure, Omit<Traits, 'breath held' | 'stay'>>()
+const formsKnown = new WeakMap<Figure, Omit<Traits, 'breath held' | 'stay'>>()
 
 /** Seconds of the longest hold of a card: of a step, or of each breath of the stay. */
 function heldBreath(card: Card, school: Pick<School, 'pace'>): number {
@@ -166,16 +177,18 @@ function heldBreath(card: Card, school: Pick<School, 'pace'>): number {
   return Math.max(0, pace.holdIn ?? 0, pace.holdOut ?? 0, ...steps)
 }
 
-/** What a rung asks, and whether all of it is known. */
+/** What a rung asks, and how much of it is known. */
 export interface RungTraits {
   id: string
   traits: Traits
-  /** Whether the form is known: else only breath and stay are. */
+  /** Whether the form tells them: else breath and stay are known, and what is set by hand. */
   sure: boolean
+  known: ReadonlySet<Trait>
 }
 
 /** Traits that are known without a form. */
 export const WITHOUT_FORM: ReadonlySet<Trait> = new Set<Trait>(['breath held', 'stay'])
+const ALL_TRAITS: ReadonlySet<Trait> = new Set(TRAIT_NAMES)
 
 const NOTHING = Object.fromEntries(TRAIT_NAMES.map((trait) => [trait, 0])) as Traits
 
@@ -190,17 +203,32 @@ export function traitsOf(
 ): RungTraits {
   const done = atRung(card, rungId)
   const { figure, sure } = rungForm(card, rungId)
-  let form = figure && known.get(figure)
+  let form = figure && formsKnown.get(figure)
   if (figure && !form) {
     form = ofForm(figure)
-    known.set(figure, form)
+    formsKnown.set(figure, form)
   }
+  const told = sure && figure !== null
+  // What the form shows is not set by hand.
+  const set = told
+    ? []
+    : card.traits
+        .filter(({ rung }) => rung === undefined || rung === rungId)
+        .toSorted((a, b) => Number(a.rung !== undefined) - Number(b.rung !== undefined))
+  const byHand = Object.fromEntries(set.map(({ trait, value }) => [trait, value]))
+  const known = told
+    ? ALL_TRAITS
+    : set.length === 0
+      ? WITHOUT_FORM
+      : new Set<Trait>([...WITHOUT_FORM, ...set.map(({ trait }) => trait)])
   return {
     id: rungId,
-    sure: sure && figure !== null,
+    sure: told,
+    known,
     traits: {
       ...NOTHING,
       ...form,
+      ...byHand,
       'breath held': heldBreath(done, school),
       stay: heldSeconds(done, school),
     },

@@ -1,14 +1,27 @@
-import { type Card, DEFAULT_SCHOOL, type School, type Verdict } from '../card'
+import {
+  type Card,
+  DEFAULT_SCHOOL,
+  type PolicyRule,
+  type School,
+  type Trait,
+  TRAITS,
+  type Verdict,
+} from '../card'
 import { SAY_CAUTIONS } from '../language'
 import type { Condition } from './conditions'
-import { ASK_ANYWAY, DEFAULT_POLICY, type PolicyRule } from './policy'
-import { type RungTraits, traitsOf, traitWords, WITHOUT_FORM } from './traits'
+import { ASK_ANYWAY, DEFAULT_POLICY, rulesAbout } from './policy'
+import { type RungTraits, traitsOf, traitWords } from './traits'
 
 /** The strictest first. */
 export const STRICTNESS: readonly Verdict[] = ['avoid', 'ask-first', 'change', 'fine']
-const rank = (verdict: Verdict) => STRICTNESS.indexOf(verdict)
+const RANK = Object.fromEntries(STRICTNESS.map((verdict, i) => [verdict, i])) as Record<
+  Verdict,
+  number
+>
+/** Whether one verdict is stricter than another. */
+export const stricter = (a: Verdict, b: Verdict) => RANK[a] < RANK[b]
 export const strictest = (verdicts: readonly Verdict[]): Verdict =>
-  verdicts.reduce<Verdict>((most, each) => (rank(each) < rank(most) ? each : most), 'fine')
+  verdicts.reduce<Verdict>((most, each) => (stricter(each, most) ? each : most), 'fine')
 
 /** A verdict for one rung and one condition, with what it follows from. */
 export interface RungVerdict {
@@ -16,45 +29,74 @@ export interface RungVerdict {
   verdict: Verdict
   /** What to change, each once, the most important first. */
   change: string[]
-  /** Why, in words: the traits that count, or that the form is not known. */
+  /** What is said to the class for it, each once. */
+  say: string[]
+  /** Why, in words: the traits that count, or what is not known. */
   reason: string[]
-  /** Ids of the rules that it follows from. */
-  rules: string[]
+  /** The rules that it follows from, the strictest first. */
+  rules: readonly PolicyRule[]
+  /** It may be stricter than the form is: something that it hangs on is not known. */
+  unsure?: true
 }
 
-/** The verdict that a policy gives for what a rung asks. */
+/** What a rule has the class hear: its own words, else what is to be changed. */
+const saidOf = ({ say, change }: PolicyRule) =>
+  say ?? `${change.charAt(0).toUpperCase()}${change.slice(1)}.`
+
+/** When a rule counts, in words: `head below heart from 8 cm`. */
+export const ruleWords = ({ trait, least }: Pick<PolicyRule, 'trait' | 'least'>) =>
+  least < 1 ? SAY_CAUTIONS.any(trait) : SAY_CAUTIONS.from(trait, least, TRAITS[trait])
+
+/**
+ * The verdict that a policy gives for what a rung asks. What cannot be seen, and what no rule is
+ * about, is never plainly fine.
+ */
 export function verdictOf(
-  { id, traits, sure }: RungTraits,
+  { id, traits, known, sure }: RungTraits,
   condition: Condition,
   policy: readonly PolicyRule[] = DEFAULT_POLICY
 ): RungVerdict {
-  const about = policy.filter((rule) => rule.condition === condition.id)
+  const about = rulesAbout(policy, condition.id)
   const counts = about
-    .filter(({ trait, least }) => (sure || WITHOUT_FORM.has(trait)) && traits[trait] >= least)
-    .sort((a, b) => rank(a.verdict) - rank(b.verdict))
-  const found = strictest(counts.map(({ verdict }) => verdict))
-  // What cannot be seen, and what no rule is about, is never plainly fine.
-  const unknown = !sure || about.length === 0
-  const asked = ASK_ANYWAY.has(condition.id)
-  const verdict = (unknown || asked) && rank(found) > rank('ask-first') ? 'ask-first' : found
+    .filter(({ trait, least }) => known.has(trait) && traits[trait] >= least)
+    .sort((a, b) => RANK[a.verdict] - RANK[b.verdict])
+  const found = counts[0]?.verdict ?? 'fine'
+  const unseen = sure
+    ? []
+    : [...new Set(about.map(({ trait }) => trait).filter((trait) => !known.has(trait)))]
+  const mild = stricter('ask-first', found)
+  const asked = mild && ASK_ANYWAY.has(condition.id)
+  const unknown = unseen.length > 0 || about.length === 0
   // Of rules about one trait the strictest says what to do.
   const said = counts.filter(
     (rule, i) => counts.findIndex((each) => each.trait === rule.trait) === i
   )
   return {
     rung: id,
-    verdict,
+    verdict: mild && (unknown || asked) ? 'ask-first' : found,
     change: [...new Set(said.map(({ change }) => change))],
+    say: [...new Set(said.map(saidOf))],
     reason: [
       ...said.map(({ trait }) => traitWords(trait, traits[trait])),
-      ...(unknown
-        ? [about.length === 0 ? SAY_CAUTIONS.noRule(condition.name) : SAY_CAUTIONS.notDrawn]
-        : []),
-      ...(asked && rank(found) > rank('ask-first') ? [SAY_CAUTIONS.askAnyway(condition.name)] : []),
+      ...(about.length === 0 ? [SAY_CAUTIONS.noRule(condition.name)] : []),
+      ...(unseen.length > 0 ? [unseenWords(known, unseen)] : []),
+      ...(asked ? [SAY_CAUTIONS.askAnyway(condition.name)] : []),
     ],
-    rules: said.map(({ id: rule }) => rule),
+    rules: said,
+    ...(unknown ? { unsure: true as const } : {}),
   }
 }
+
+/** More than breath and stay are known when some were set by hand. */
+const unseenWords = (known: ReadonlySet<Trait>, unseen: readonly Trait[]) =>
+  known.size > 2 ? SAY_CAUTIONS.notSet(unseen) : SAY_CAUTIONS.notDrawn
+
+/** What a verdict rests on, in words that change when a rule beneath it does. */
+export const basisOf = ({ verdict, rules }: RungVerdict): string =>
+  SAY_CAUTIONS.basis(
+    verdict,
+    rules.map((rule) => `${ruleWords(rule)} ${rule.verdict}`)
+  )
 
 /** Verdicts of every rung of a card, from the bottom up; of a card with no ladder of its one form. */
 export function verdictsFor(
@@ -63,8 +105,16 @@ export function verdictsFor(
   school: Pick<School, 'pace'> = DEFAULT_SCHOOL,
   policy?: readonly PolicyRule[]
 ): RungVerdict[] {
+  return askedOf(card, school).map((traits) => verdictOf(traits, condition, policy))
+}
+
+/** What every rung of a card asks, from the bottom up. */
+export function askedOf(
+  card: Card,
+  school: Pick<School, 'pace'> = DEFAULT_SCHOOL
+): readonly RungTraits[] {
   const whole = withOneRung(card)
-  return whole.ladder.map(({ id }) => verdictOf(traitsOf(whole, id, school), condition, policy))
+  return whole.ladder.map(({ id }) => traitsOf(whole, id, school))
 }
 
 /** The id of the one form of a card that has no ladder. */
@@ -89,27 +139,43 @@ export const withOneRung = (card: Card): Card =>
         ],
       }
 
-/** Several verdicts of one rung as one: the strictest stands, the changes add up. */
-export function together(verdicts: readonly RungVerdict[]): RungVerdict {
-  const once = (all: string[]) => [...new Set(all)]
+const once = (all: string[]) => [...new Set(all)]
+
+/**
+ * Several verdicts of one rung as one: the strictest stands, the changes add up, and those that
+ * go against each other are told.
+ */
+export function together(
+  verdicts: readonly RungVerdict[]
+): RungVerdict & { against: [string, string][] } {
+  const change = once(verdicts.flatMap((each) => each.change))
   return {
     rung: verdicts[0]!.rung,
     verdict: strictest(verdicts.map(({ verdict }) => verdict)),
-    change: once(verdicts.flatMap(({ change }) => change)),
-    reason: once(verdicts.flatMap(({ reason }) => reason)),
-    rules: once(verdicts.flatMap(({ rules }) => rules)),
+    change,
+    say: once(verdicts.flatMap((each) => each.say)),
+    reason: once(verdicts.flatMap((each) => each.reason)),
+    rules: [...new Set(verdicts.flatMap((each) => each.rules))],
+    against: change.flatMap((a, i) =>
+      change
+        .slice(i + 1)
+        .filter((b) => SAY_CAUTIONS.opposed(a, b))
+        .map((b): [string, string] => [a, b])
+    ),
   }
 }
 
 /** Verdicts under which a rung is done, with its changes. */
 const OPEN: ReadonlySet<Verdict> = new Set<Verdict>(['fine', 'change'])
+export const isOpen = (verdict: Verdict) => OPEN.has(verdict)
 
 /** The highest rung that several conditions leave open; null when none is. */
-export function highestOpen(byCondition: readonly (readonly RungVerdict[])[]): string | null {
+export function highestOpen(
+  byCondition: readonly (readonly Pick<RungVerdict, 'rung' | 'verdict'>[])[]
+): string | null {
   const [first] = byCondition
   if (!first) return null
   for (let i = first.length - 1; i >= 0; i -= 1)
-    if (OPEN.has(together(byCondition.map((verdicts) => verdicts[i]!)).verdict))
-      return first[i]!.rung
+    if (byCondition.every((verdicts) => isOpen(verdicts[i]!.verdict))) return first[i]!.rung
   return null
 }

@@ -79,7 +79,8 @@ export function partsSection(
             first.label,
             part[first.key] as string,
             under.flatMap(({ label, key, always: stands }) => {
-              const value = key === 'on' ? onTag(part.on as On) : (part[key] as string | undefined)
+              const own = key === 'on' ? onTag(part.on as On) : (part[key] as string | undefined)
+              const value = typeof own === 'number' ? String(own) : own
               return stands && value !== undefined
                 ? [always(label, value)]
                 : labelledItem(label, value)
@@ -209,7 +210,14 @@ const cautions = partsSection('cautions', 'Cautions', { label: 'Condition', key:
   { label: 'Verdict', key: 'verdict', always: true, read: verdictWord },
   { label: 'Say', key: 'say' },
   { label: 'Rung', key: 'rung' },
+  { label: 'Instead', key: 'instead' },
   { label: 'Reason', key: 'reason', always: true },
+  { label: 'Over', key: 'over', always: true },
+])
+
+const traits = partsSection('traits', 'What it asks', { label: 'Trait', key: 'trait' }, [
+  { label: 'Value', key: 'value', always: true, read: (text) => Number(text || NaN) },
+  { label: 'Rung', key: 'rung' },
 ])
 
 function rungItems(rung: Card['ladder'][number]): ListItem {
@@ -415,15 +423,21 @@ const assists: FileSection = {
     bullets(
       card.assists.map((each) => {
         const tags = writeTags({ breath: each.breath, on: onTag(each.on) })
-        return item(line(tagged(tags, each.text), each.text))
+        return item(line(tagged(tags, each.text), each.text), labelledItem('Stance', each.stance))
       })
     ),
   read: (entries, card, reading) => {
     card.assists = entries.map((entry, i) => {
-      nothingUnder(entry, reading)
-      reading.mark(['assists', i], entry.line)
+      const path = ['assists', i]
+      reading.mark(path, entry.line)
       const { tags, text } = tagsOf(entry, reading, ['breath', 'on'])
-      return { text, ...tags }
+      const assist: Found = { text, ...tags }
+      for (const each of labelled(entry.under, ['Stance'], reading)) {
+        nothingUnder(each, reading)
+        reading.mark([...path, 'stance'], each.line)
+        once(assist, 'stance', each, each.text, reading)
+      }
+      return assist
     })
   },
 }
@@ -496,6 +510,7 @@ export const FILE_SECTIONS: Record<string, FileSection> = {
   betweenSides,
   mistakes,
   cautions,
+  traits,
   ladder,
   effects,
   assists,

@@ -25,6 +25,7 @@ import {
   stepsOf,
   type Mistake,
   type On,
+  type Verdict,
 } from '../card'
 import {
   type Figure,
@@ -42,8 +43,9 @@ import {
   sizeWords,
   STATURES,
 } from '../figure'
+import { type Judged, judgedCard, openBelow, STRICTNESS, stricter, traitWords } from '../cautions'
 import { demandsOf } from '../ladder'
-import { FIGURE, LADDER, type Labels } from '../language'
+import { FIGURE, LABELS, LADDER, type Labels, SAY_CAUTIONS } from '../language'
 import { otherSide, plainText, type MirrorOptions, stretches } from '../sides'
 import { type Block, bold, type Drawn, ink, type Item, type Line, type Row, soft } from './blocks'
 
@@ -374,29 +376,107 @@ const sideOf = (on: On, firstSide: Side): Side | null =>
 const mirroredName = (name: string) =>
   name.replace(/^(left|right)\b/, (word) => otherSide(word as Side))
 
-const cautions: Lay = (of) => {
-  const { spoken, card, school, labels, options } = of
-  if (card.cautions.length === 0) return []
-  const rungName = (id: string) => {
-    const rung = spoken.ladder.find((each) => each.id === id)
-    return rung ? plainText(rung.name, options) || id : id
-  }
-  return list(
-    item([soft(school.cautionLead)]),
-    spoken.cautions.map(({ condition, verdict, rung, say, reason }): Item => ({
+/** The cautions that are written on the card, each with what is usual where that is stricter. */
+function typedCautions(of: Laying, { rows, rungs }: Judged): Item[] {
+  const { spoken, card, titles, labels } = of
+  return spoken.cautions.map((each, i): Item => {
+    const { condition, verdict, rung, say, reason, over, instead } = each
+    const row = rows.find(({ cells }) => cells.some(({ typed }) => typed?.at === i))
+    const cell = row && row.cells[rungs.findIndex(({ described }) => described)]
+    const milder = cell && stricter(cell.verdict, verdict) && rung === undefined && !cell.unsure
+    const name = card.cautions[i]!.rung === undefined ? '' : ` (${rungName(of, rung!)})`
+    return {
       id: '',
       verdict,
       lines: [
         [
           bold(`${condition}: ${labels.verdict[verdict]}`),
-          ink(`${rung === undefined ? '' : ` (${rungName(rung)})`}. `),
+          ink(`${name}. `),
           ...cut(of, say),
+          ...(instead === undefined
+            ? []
+            : [ink(` ${labels.sheet.instead(titles.get(instead) ?? instead)}`)]),
+          ...(milder
+            ? [ink(` ${labels.sheet.usualIs(labels.verdict[cell.verdict], cell.reason)}`)]
+            : []),
           ...(reason === undefined ? [] : [soft(` ${labels.sheet.reason} ${reason}`)]),
+          ...(over === undefined ? [] : [soft(` ${labels.sheet.over(over)}`)]),
         ],
       ],
+    }
+  })
+}
+
+/** What follows from the form and the policy for everybody else, alike ones together. */
+function usualCautions(of: Laying, { rows, rungs, typed }: Judged): Item[] {
+  const { labels } = of
+  const named = new Set(typed.flatMap(({ condition }) => (condition ? [condition.id] : [])))
+  const at = rungs.findIndex(({ described }) => described)
+  const groups = new Map<string, { verdict: Verdict; names: string[]; words: string }>()
+  for (const row of rows) {
+    const cell = row.cells[at]!
+    if (named.has(row.condition.id) || cell.verdict === 'fine') continue
+    const below = openBelow(row, at)
+    const told = cell.change.length > 0 ? cell.change : cell.reason
+    const open =
+      below && cell.verdict !== 'change' ? ` ${labels.sheet.openOn(rungName(of, below.rung))}` : ''
+    const words = `${sentence(told.join('; '))}${open}`
+    const key = `${cell.verdict} ${words}`
+    const group = groups.get(key) ?? { verdict: cell.verdict, names: [], words }
+    group.names.push(row.condition.name)
+    groups.set(key, group)
+  }
+  return [...groups.values()]
+    .sort((a, b) => STRICTNESS.indexOf(a.verdict) - STRICTNESS.indexOf(b.verdict))
+    .map(({ verdict, names, words }) => ({
+      id: '',
+      verdict,
+      lines: [[bold(`${labels.verdict[verdict]}: `), ink(`${names.join(', ')}. `), soft(words)]],
     }))
+}
+
+const sentence = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`
+
+const rungName = ({ spoken, options }: Laying, id: string) => {
+  const rung = spoken.ladder.find((each) => each.id === id)
+  return rung ? plainText(rung.name, options) || id : id
+}
+
+const cautions: Lay = (of) => {
+  const { card, school } = of
+  const all = judgedCard(card, school)
+  // Of a form that nobody has told, only what is written is printed.
+  const usual = all.rungs.some(({ described, sure }) => described && sure)
+    ? usualCautions(of, all)
+    : []
+  if (card.cautions.length === 0 && usual.length === 0) return []
+  const { cautionLead } = school
+  return list(
+    item([
+      soft(
+        SAY_CAUTIONS.defers(cautionLead)
+          ? cautionLead
+          : [cautionLead, SAY_CAUTIONS.defer].filter(Boolean).join(' ')
+      ),
+    ]),
+    typedCautions(of, all),
+    usual
   )
 }
+
+const traits: Lay = (of) =>
+  list(
+    of.card.traits.map(({ trait, value, rung }) =>
+      item([
+        ink(
+          of.labels.sheet.setByHand(
+            traitWords(trait, value),
+            rung === undefined ? '' : rungName(of, rung)
+          )
+        ),
+      ])
+    )
+  )
 
 /** What a rung says otherwise of the alignment. */
 function cueChanges(of: Laying, { cues }: Rung): Line[] {
@@ -535,10 +615,12 @@ const effects: Lay = ({ card }) =>
     )
   )
 
+/** Consent is asked before anything else, whatever the card says. */
 const assists: Lay = (of) =>
   list(
+    of.spoken.assists.length > 0 && item([bold(of.school.consent || LABELS.consent)]),
     of.spoken.assists.map((each) =>
-      item([
+      item(each.stance ? [soft(`${of.labels.sheet.stance} `), ...cut(of, each.stance)] : [], [
         ink(each.breath ? `${of.labels.sheet.onBreath(each.breath)} ` : ''),
         ...cut(of, each.text),
         ...aside(onOf(of, each)),
@@ -562,6 +644,7 @@ const PARTS: Record<string, Lay> = {
   betweenSides,
   mistakes,
   cautions,
+  traits,
   ladder,
   counter,
   conventions,

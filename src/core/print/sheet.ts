@@ -26,7 +26,7 @@ export interface Sheet {
   parts: SheetPart[]
 }
 
-function factsOf({ card, labels, sided, firstSide }: Laying): string[] {
+function factsOf({ card, school, labels, sided, firstSide }: Laying): string[] {
   const { sheet } = labels
   const named = card.sideNamedBy && sheet.namedBy(card.sideNamedBy)
   return [
@@ -37,7 +37,7 @@ function factsOf({ card, labels, sided, firstSide }: Laying): string[] {
     sided ? '' : named,
     sided || card.firstSide ? sheet.first(firstSide) : '',
     packOf(card.language) ? '' : sheet.writtenIn(card.language),
-    labels.when(card.when),
+    labels.when(card.when, school.conventions['meal-gap']),
   ].filter(Boolean)
 }
 

@@ -58,7 +58,7 @@ export function RestSection() {
         noun="touch"
         title="Touch"
         teach="Only with consent, asked each time. Steady your own stance first, press on the out-breath, withdraw softly."
-        make={() => ({ text: '', on: 'both', breath: 'out' })}
+        make={() => ({ text: '', stance: '', on: 'both', breath: 'out' })}
         row={(assist, set, at, path) => (
           <>
             <LineSpread label={`Touch ${at}`}>

@@ -109,6 +109,7 @@ const parts: Partial<Record<keyof Card | 'sizes' | 'conventions', string>> = {
   counter: 'Follow with',
   conventions: 'In our school',
   effects: 'Said of this pose',
+  traits: 'What it asks, set by hand',
   assists: 'Touch, only with consent, asked each time',
   notes: 'Notes',
 }
@@ -172,14 +173,16 @@ const pace = ({ in: inward, holdIn, out, holdOut }: Pace): string =>
     .join(', ')
 
 /** The gap after a meal and the time of day; empty when neither is given. */
-function when({ mealGapHours, timeOfDay }: Card['when']): string {
+/** @param usual what the school asks for, where the card asks for something else */
+function when({ mealGapHours, timeOfDay }: Card['when'], usual?: string): string {
   const gap =
     mealGapHours === undefined
       ? ''
       : mealGapHours === 0
         ? 'also straight after a meal'
         : `${count(mealGapHours, 'hour')} after a meal`
-  return [gap, timeOfDay].filter(Boolean).join('; ')
+  const other = gap && usual ? ` (in our school: ${usual})` : ''
+  return [gap + other, timeOfDay].filter(Boolean).join('; ')
 }
 
 const sheet = {
@@ -234,6 +237,14 @@ const sheet = {
   say: ['Say: “', '”'] as const,
   breaksCue: (region: string, cue: string) => `Breaks the cue on ${region}: ${cue}`,
   reason: 'Reason:',
+  /** What a card says in place of what is usual. */
+  over: (usual: string) => `In place of: ${usual}.`,
+  instead: (title: string) => `Instead: ${title}.`,
+  usualIs: (verdict: string, why: readonly string[]) =>
+    `The usual verdict is ${verdict}${why.length ? ` (${why.join(', ')})` : ''}.`,
+  openOn: (rung: string) => `Open: ${rung}.`,
+  setByHand: (trait: string, rung: string) => (rung ? `${trait}, on ${rung}` : trait),
+  stance: 'Stand first:',
   described: 'the form described here',
   with: (props: string[]) => `With ${props.join(', ')}.`,
   stays: (words: string, at: string) => `Stay ${[words, at].filter(Boolean).join(' · ')}.`,
@@ -262,6 +273,10 @@ const sheet = {
 /** Said above the cautions of every card, until a school words it otherwise. */
 const cautionLead =
   'Usual cautions, no diagnosis: what the student’s own clinician says comes first, and so do local rules. Any pain, tingling, pinching or shortness of breath: come out.'
+
+/** Said before every touch, until a school words it otherwise. */
+const consent =
+  'Ask each time, before any touch: “May I touch you here?” Take no for an answer, and say that it is a good one.'
 
 /** Where schools disagree, first side, pace and held breath aside. Common practice, no source. */
 const conventions: Record<string, { title: string; answers: readonly string[] }> = {
@@ -332,6 +347,7 @@ export const englishLabels = {
   when,
   sheet,
   cautionLead,
+  consent,
 }
 
 export type Labels = typeof englishLabels

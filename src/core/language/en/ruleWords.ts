@@ -219,6 +219,78 @@ export const englishRules = {
     looksAt: 'Whether what is said to mend a mistake is about the part that its cue is about.',
     why: 'A correction elsewhere leaves the mistake as it is.',
   },
+  'cautions/contradict': {
+    looksAt: 'Cautions written by hand, against what the body does in the form and the policy.',
+    why: 'Cautions are copied from card to card until they disagree; a milder one is believed.',
+  },
+  'cautions/no-ground': {
+    looksAt: 'Cautions that keep people away where nothing in the form asks for it.',
+    why: 'Whoever is kept away for nothing trusts the next caution less.',
+  },
+  'cautions/reason-holds': {
+    looksAt: 'Verdicts that a card overrides with a reason, when what is usual has changed since.',
+    why: 'The reason was given for another verdict, and may no longer hold.',
+  },
+  'cautions/condition-known': {
+    looksAt: 'Whether the condition of a caution is in the list.',
+    why: 'A condition by a name of its own is compared with nothing and found by nobody.',
+  },
+  'cautions/way-out': {
+    looksAt: 'Conditions with which every rung is to be avoided, and no other card is named.',
+    why: 'Every person in the room should have somewhere to go.',
+  },
+  'cautions/instead-open': {
+    looksAt: 'Whether the card that is named for someone is open to them.',
+    why: 'Being sent from one closed card to another is no way out.',
+  },
+  'cautions/can-tell': {
+    looksAt: 'Rungs whose form is neither drawn, nor understood, nor set by hand.',
+    why: 'What cannot be seen is never fine: everybody is asked to ask first.',
+  },
+  'mistakes/says-what-to-do': {
+    looksAt: 'Corrections that only say what not to do.',
+    why: 'A body follows what it is told to do; “don’t” leaves it with nothing to do.',
+  },
+  'mistakes/one-breath': {
+    looksAt: 'Whether a correction can be said within one out-breath.',
+    why: 'It is said while the student is in the form, between two breaths.',
+  },
+  'mistakes/names-a-part': {
+    looksAt: 'Whether a correction names a part of the body.',
+    why: '“Better!” mends nothing: the student must know what is to move.',
+  },
+  'mistakes/has-a-cue': {
+    looksAt: 'Mistakes that break no cue of the card.',
+    why: 'What can go wrong there is worth a cue before it does.',
+  },
+  'mistakes/cue-has-one': {
+    looksAt: 'Cues with nothing that goes wrong.',
+    why: 'A trainee learns to see a cue by seeing it broken.',
+  },
+  'mistakes/one-wording': {
+    looksAt: 'The same mistake, worded otherwise on other cards of the deck.',
+    why: 'Trainees take two wordings for two mistakes.',
+  },
+  'claims/no-cure': {
+    looksAt: 'Effects and other lines that say a pose cures, heals, treats or cleans out.',
+    why: 'A cure is never promised: people stop a treatment for it.',
+  },
+  'claims/no-promise': {
+    looksAt: 'Effects that are promised: will, always, guarantees, prevents.',
+    why: 'Bodies differ; what was promised and does not come is taken for a fault of one’s own.',
+  },
+  'claims/numbers-have-a-source': {
+    looksAt: 'Percentages and other numbers in effects without a published source.',
+    why: 'Numbers are believed, and most of those that are passed on were never measured.',
+  },
+  'touch/on-the-out': {
+    looksAt: 'Whether a press of the hand goes with the out-breath.',
+    why: 'On the in-breath the body widens against the hand.',
+  },
+  'touch/stance': {
+    looksAt: 'Whether a touch says how the teacher stands.',
+    why: 'Who is not steady leans on the student.',
+  },
   'figure/keeps-the-cues': {
     looksAt: 'Cues with a measure, on the figure of the form described.',
     why: 'A picture that breaks its own cue is believed more than the words.',

@@ -1,0 +1,169 @@
+import { type Card, type Caution, type PolicyRule, type School, type Verdict } from '../card'
+import { type Condition, conditionNamed, conditionsOf } from './conditions'
+import { policyOf } from './policy'
+import {
+  askedOf,
+  basisOf,
+  highestOpen,
+  isOpen,
+  type RungVerdict,
+  strictest,
+  stricter,
+  verdictOf,
+  withOneRung,
+} from './verdicts'
+
+/** What of a school decides about cautions. */
+export type CautionSchool = Pick<School, 'pace' | 'conditions' | 'policy'>
+
+/** A caution that is typed on a card, with the condition that it means. */
+export interface Typed {
+  caution: Caution
+  /** Place in the card’s list. */
+  at: number
+  /** Null when the condition is not known: it is printed as it stands, and nothing is worked out. */
+  condition: Condition | null
+}
+
+/** One rung and one condition, after what the card itself says of it. */
+export interface Cell extends RungVerdict {
+  /** What the policy alone says. */
+  usual: Verdict
+  /** Whose word stands: the policy’s, the card’s where it is stricter, or the card’s with a reason. */
+  by: 'policy' | 'card' | 'reason'
+  /** What is typed about it. */
+  typed?: Typed
+  /** The reason was given for something else than what is usual now; the strictest stands. */
+  stale?: true
+}
+
+/** A condition with the verdicts of every rung, from the bottom up. */
+export interface Row {
+  condition: Condition
+  cells: Cell[]
+  /** The highest rung open; null when none is. */
+  open: string | null
+}
+
+export interface Judged {
+  /** Rungs from the bottom up. */
+  rungs: {
+    id: string
+    name: string
+    described: boolean
+    beside: boolean
+    props: string[]
+    /** Whether its form is known. */
+    sure: boolean
+  }[]
+  rows: Row[]
+  typed: Typed[]
+}
+
+/** Which rung a card describes: the reference, else the only one, else the highest. */
+const describedAt = (card: Card) => {
+  const at = card.ladder.findIndex(({ reference }) => reference)
+  return at < 0 ? card.ladder.length - 1 : at
+}
+
+/** What is typed on a card, with what each condition means. */
+export const typedOn = (card: Card, school: Pick<School, 'conditions'>): Typed[] =>
+  card.cautions.map((caution, at) => ({
+    caution,
+    at,
+    condition: caution.condition ? conditionNamed(caution.condition, school) : null,
+  }))
+
+/** A caution that goes against what is usual says why. */
+export const isOverride = ({ reason }: Caution) => reason !== undefined && reason.trim() !== ''
+
+/**
+ * The rungs that a caution speaks of. One with a reason speaks of the rung that it names, or of
+ * all; one without speaks of the form described, and a rung that it names is where one goes.
+ */
+function speaksOf(card: Card, caution: Caution): (at: number) => boolean {
+  if (!isOverride(caution)) return (at) => at === describedAt(card)
+  if (caution.rung === undefined) return () => true
+  return (at) => card.ladder[at]!.id === caution.rung
+}
+
+/** What is usual where a caution with a reason speaks: what is kept with the reason. */
+export function basisFor(card: Card, caution: Caution, row: readonly RungVerdict[]): string {
+  const whole = withOneRung(card)
+  const speaks = speaksOf(whole, caution)
+  return [...new Set(row.filter((_, i) => speaks(i)).map(basisOf))].join(' | ').slice(0, 400)
+}
+
+function withTyped(card: Card, row: RungVerdict[], typed: readonly Typed[]): Cell[] {
+  return row.map((usual, i): Cell => {
+    const mine = typed.filter(({ caution }) => speaksOf(card, caution)(i))
+    // What names the rung counts before what names none.
+    const own =
+      mine.find(({ caution }) => isOverride(caution) && caution.rung !== undefined) ??
+      mine.find(({ caution }) => isOverride(caution)) ??
+      mine[0]
+    const cell: Cell = { ...usual, usual: usual.verdict, by: 'policy' }
+    if (!own) return cell
+    const { caution } = own
+    if (isOverride(caution)) {
+      const stale = caution.over !== undefined && caution.over !== basisFor(card, caution, row)
+      const verdict = stale ? strictest([caution.verdict, usual.verdict]) : caution.verdict
+      return { ...cell, verdict, by: 'reason', typed: own, ...(stale ? { stale } : {}) }
+    }
+    if (stricter(caution.verdict, usual.verdict))
+      return { ...cell, verdict: caution.verdict, by: 'card', typed: own }
+    return { ...cell, typed: own }
+  })
+}
+
+const judged = new WeakMap<Card, { of: unknown[]; all: Judged }>()
+
+/**
+ * All conditions on all rungs of a card: what the school’s policy says of what the body does,
+ * and what the card itself says.
+ */
+export function judgedCard(card: Card, school: CautionSchool): Judged {
+  const of = [school.pace, school.conditions, school.policy]
+  const before = judged.get(card)
+  if (before && before.of.every((each, i) => each === of[i])) return before.all
+  const all = judgedBy(card, school)
+  judged.set(card, { of, all })
+  return all
+}
+
+function judgedBy(card: Card, school: CautionSchool): Judged {
+  const whole = withOneRung(card)
+  const policy: readonly PolicyRule[] = policyOf(school)
+  const asked = askedOf(whole, school)
+  const typed = typedOn(card, school)
+  const rows = conditionsOf(school).map((condition): Row => {
+    const row = asked.map((traits) => verdictOf(traits, condition, policy))
+    const mine = typed.filter((each) => each.condition?.id === condition.id)
+    const cells = withTyped(whole, row, mine)
+    return { condition, cells, open: highestOpen([cells]) }
+  })
+  const at = describedAt(whole)
+  return {
+    rungs: whole.ladder.map(({ id, name, beside, props }, i) => ({
+      id,
+      name,
+      described: i === at,
+      beside: beside ?? false,
+      sure: asked[i]!.sure,
+      props: props.length > 0 || i !== at ? props : card.setUp.props,
+    })),
+    rows,
+    typed,
+  }
+}
+
+/** Whether nobody with it may do any rung: asking first is a way, and staying away from all is none. */
+export const isClosed = ({ cells }: Row) => cells.every(({ verdict }) => verdict === 'avoid')
+
+/** The cell of the form that a card describes. */
+export const describedCell = ({ rungs }: Judged, { cells }: Row): Cell =>
+  cells[rungs.findIndex(({ described }) => described)]!
+
+/** Where a person goes from a rung that is not open: the highest rung open beneath it, if any. */
+export const openBelow = ({ cells }: Row, at: number): Cell | null =>
+  cells.slice(0, at).findLast(({ verdict }) => isOpen(verdict)) ?? null

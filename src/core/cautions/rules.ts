@@ -1,0 +1,259 @@
+import {
+  type Card,
+  type Caution,
+  type Found,
+  type Rule,
+  type School,
+  titleOf,
+  type Verdict,
+} from '../card'
+import { LABELS, RULE_WORDS, SAY_CAUTIONS } from '../language'
+import { plainText } from '../sides'
+import { nearestConditions } from './conditions'
+import {
+  basisFor,
+  describedCell,
+  isClosed,
+  isOverride,
+  type Judged,
+  judgedCard,
+  openBelow,
+  type Row,
+  typedOn,
+} from './judged'
+import { waysOut } from './waysOut'
+import { isOpen, stricter, strictest } from './verdicts'
+
+const said = (verdict: Verdict) => LABELS.verdict[verdict]
+
+const rungName = (card: Card, { rungs }: Judged, id: string) => {
+  const name = rungs.find((each) => each.id === id)?.name
+  return name ? plainText(name, card) : id
+}
+
+/** Rows of what is typed, with where it stands. */
+function typedRows(card: Card, school: School): { caution: Caution; at: number; row: Row }[] {
+  const { rows, typed } = judgedCard(card, school)
+  return typed.flatMap(({ caution, at, condition }) => {
+    const row = condition && rows.find((each) => each.condition.id === condition.id)
+    return row ? [{ caution, at, row }] : []
+  })
+}
+
+/** What is usual for the form that a caution sends to: the rung that it names, else the form described. */
+function usualFor(all: Judged, row: Row, caution: Caution) {
+  const at = all.rungs.findIndex(({ id }) => id === caution.rung)
+  return at < 0 ? describedCell(all, row) : row.cells[at]!
+}
+
+/** A typed verdict that is milder than what the body does there allows. */
+function contradicts(card: Card, school: School): Found[] {
+  const all = judgedCard(card, school)
+  return typedRows(card, school).flatMap(({ caution, at, row }): Found[] => {
+    if (isOverride(caution)) return []
+    const here = describedCell(all, row)
+    const there = usualFor(all, row, caution)
+    const sent = there.rung !== here.rung
+    // Asking first, or changing to a rung, is judged by the rung that one goes to.
+    const usual = caution.verdict === 'fine' ? here : there
+    // What is strict only because it is not known goes against nothing but plainly fine.
+    const known =
+      usual.unsure && caution.verdict !== 'fine'
+        ? strictest(usual.rules.map(({ verdict }) => verdict))
+        : usual.usual
+    if (!stricter(known, caution.verdict)) return []
+    const below = openBelow(row, all.rungs.length)
+    const offered = below && caution.rung !== below.rung && isOpen(caution.verdict) ? below : null
+    const path = `cautions[${at}]`
+    return [
+      {
+        where: `${path}.verdict`,
+        message: SAY_CAUTIONS.contradicts(
+          caution.condition,
+          said(caution.verdict),
+          said(known),
+          usual.reason,
+          sent ? rungName(card, all, there.rung) : null,
+          offered ? rungName(card, all, offered.rung) : null
+        ),
+        fix: {
+          label: SAY_CAUTIONS.makeIt(said(known)),
+          patches: [{ path: `${path}.verdict`, value: known }],
+        },
+      },
+    ]
+  })
+}
+
+/** A typed verdict that keeps people away where nothing that is known asks for it. */
+function stricterThanUsual(card: Card, school: School): Found[] {
+  const all = judgedCard(card, school)
+  return typedRows(card, school).flatMap(({ caution, at, row }): Found[] => {
+    const here = describedCell(all, row)
+    if (isOverride(caution) || here.usual !== 'fine' || caution.verdict !== 'avoid') return []
+    return [
+      {
+        where: `cautions[${at}].reason`,
+        message: SAY_CAUTIONS.noGround(caution.condition, said(caution.verdict)),
+      },
+    ]
+  })
+}
+
+/** A reason that was given for something else than what is usual now. */
+function staleReasons(card: Card, school: School): Found[] {
+  return typedRows(card, school).flatMap(({ caution, at, row }): Found[] => {
+    if (!isOverride(caution)) return []
+    const now = basisFor(
+      card,
+      caution,
+      row.cells.map((cell) => ({ ...cell, verdict: cell.usual }))
+    )
+    if (caution.over === now) return []
+    const path = `cautions[${at}]`
+    return [
+      {
+        where: `${path}.reason`,
+        message:
+          caution.over === undefined
+            ? SAY_CAUTIONS.unrecorded(caution.condition, now)
+            : SAY_CAUTIONS.stale(caution.condition, caution.over, now),
+        fix: {
+          label: SAY_CAUTIONS.stillHolds,
+          patches: [{ path: `${path}.over`, value: now }],
+        },
+      },
+    ]
+  })
+}
+
+const unknownConditions = (card: Card, school: School): Found[] =>
+  judgedCard(card, school).typed.flatMap(({ caution, at, condition }): Found[] => {
+    if (condition || !caution.condition) return []
+    const [near] = nearestConditions(caution.condition, school, 1)
+    return [
+      {
+        where: `cautions[${at}].condition`,
+        message: SAY_CAUTIONS.notKnown(caution.condition, near?.name),
+      },
+    ]
+  })
+
+/** Conditions with which every rung is to be avoided, and no other card is named. */
+function noWayOut(card: Card, school: School): Found[] {
+  const { rows, typed } = judgedCard(card, school)
+  const led = new Set(
+    typed.flatMap(({ caution, condition }) => (condition && caution.instead ? [condition.id] : []))
+  )
+  const shut = rows.filter((row) => isClosed(row) && !led.has(row.condition.id))
+  return shut.length === 0
+    ? []
+    : [
+        {
+          where: 'cautions',
+          message: SAY_CAUTIONS.noWayOut(
+            shut.map(({ condition }) => condition.name),
+            [...new Set(shut.flatMap(({ cells }) => cells[0]!.reason))]
+          ),
+        },
+      ]
+}
+
+/** Another card that is named for people who may not do it either, or that is not there. */
+function insteadOpen(cards: readonly Card[], school: School): Map<string, Found[]> {
+  const deck = new Map(cards.map((card) => [card.id, card]))
+  return new Map(
+    cards.flatMap((card): [string, Found[]][] => {
+      const found = typedOn(card, school).flatMap(({ caution, at, condition }): Found[] => {
+        if (caution.instead === undefined) return []
+        const where = `cautions[${at}].instead`
+        const other = deck.get(caution.instead)
+        if (!other)
+          return [{ where, message: SAY_CAUTIONS.insteadGone(caution.condition, caution.instead) }]
+        const row =
+          condition &&
+          judgedCard(other, school).rows.find((each) => each.condition.id === condition.id)
+        if (!row || row.open !== null) return []
+        const [way] = waysOut(card, [condition.id], cards, school)
+        return [
+          {
+            where,
+            message: SAY_CAUTIONS.insteadShut(
+              caution.condition,
+              titleOf(other),
+              way?.title ?? null
+            ),
+            ...(way
+              ? {
+                  fix: {
+                    label: SAY_CAUTIONS.sendTo(way.title),
+                    patches: [{ path: where, value: way.card }],
+                  },
+                }
+              : {}),
+          },
+        ]
+      })
+      return found.length ? [[card.id, found]] : []
+    })
+  )
+}
+
+/** What cannot be told without a figure, and is not set by hand either. */
+function cannotTell(card: Card, school: School): Found[] {
+  const { rows, rungs } = judgedCard(card, school)
+  if (card.enter.length === 0) return []
+  const unseen = rungs.filter(
+    ({ sure }, i) =>
+      !sure &&
+      rows.some(({ cells }) => cells[i]!.reason.some((why) => why === SAY_CAUTIONS.notDrawn))
+  )
+  return unseen.length === 0
+    ? []
+    : [
+        {
+          where: 'traits',
+          message: SAY_CAUTIONS.cannotTell(
+            unseen.map(({ name }) => plainText(name, card)).filter(Boolean)
+          ),
+        },
+      ]
+}
+
+const rule = (
+  id: keyof typeof RULE_WORDS & `cautions/${string}`,
+  severity: Rule['severity'],
+  check: Rule['check'],
+  more: Partial<Rule> = {}
+): Rule => ({
+  id,
+  ...RULE_WORDS[id],
+  source: 'common practice',
+  severity,
+  check,
+  ...more,
+})
+
+/** The rules about what a card says of conditions, held against what the body does in it. */
+export const cautionRules: readonly Rule[] = [
+  rule('cautions/contradict', 'mend', contradicts),
+  rule('cautions/no-ground', 'note', stricterThanUsual),
+  rule('cautions/reason-holds', 'mend', staleReasons, { source: 'school' }),
+  rule('cautions/condition-known', 'note', unknownConditions),
+  rule('cautions/way-out', 'mend', noWayOut),
+  rule('cautions/instead-open', 'mend', () => [], { deck: insteadOpen }),
+  rule('cautions/can-tell', 'note', cannotTell, { whenAsked: true }),
+]
+
+/** What is kept with a reason that is given now. */
+export function overNow(card: Card, caution: Caution, school: School): string | undefined {
+  const { rows, typed } = judgedCard({ ...card, cautions: [caution] }, school)
+  const condition = typed[0]?.condition
+  const row = condition && rows.find((each) => each.condition.id === condition.id)
+  if (!row) return undefined
+  return basisFor(
+    card,
+    caution,
+    row.cells.map((cell) => ({ ...cell, verdict: cell.usual }))
+  )
+}

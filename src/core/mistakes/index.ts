@@ -1,0 +1,2 @@
+export * from './alike'
+export * from './rules'

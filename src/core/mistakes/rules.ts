@@ -1,0 +1,145 @@
+import { paceOf, speechSeconds } from '../breath'
+import { type Card, type Found, type Rule, type School } from '../card'
+import { LABELS, mistakeWordsOf, readerOf, RULE_WORDS, touchWordsOf } from '../language'
+import { plainText } from '../sides'
+import { oneWording } from './alike'
+
+type Words = NonNullable<ReturnType<typeof mistakeWordsOf>>
+type TouchWords = NonNullable<ReturnType<typeof touchWordsOf>>
+
+/** A rule that reads the words of a card: it says nothing in a language that has none. */
+const inWords =
+  (check: (card: Card, words: Words, school: School) => Found[]): Rule['check'] =>
+  (card, school) => {
+    const words = mistakeWordsOf(card.language)
+    return words ? check(card, words, school) : []
+  }
+const ofTouch =
+  (check: (card: Card, words: TouchWords) => Found[]): Rule['check'] =>
+  (card) => {
+    const words = touchWordsOf(card.language)
+    return words ? check(card, words) : []
+  }
+
+/** Seconds of the out-breath on a card. */
+const outBreath = (card: Card, school: School) => paceOf(card, school).out
+
+/** Corrections that only forbid; where the cue can be said instead, it is offered. */
+function onlyForbids(card: Card, words: Words, school: School): Found[] {
+  return card.mistakes.flatMap(({ say, cue: id }, i): Found[] => {
+    if (!say || !words.onlyForbids(say)) return []
+    const cue = card.alignment.find((each) => each.id === id)?.text ?? ''
+    const sayable =
+      cue !== '' &&
+      !words.onlyForbids(cue) &&
+      speechSeconds(cue, school.speechRate, card.language) <= outBreath(card, school)
+    return [
+      {
+        where: `mistakes[${i}].say`,
+        message: words.onlyForbidsTold(say),
+        ...(sayable
+          ? {
+              fix: {
+                label: words.sayTheCue(plainText(cue, card)),
+                patches: [{ path: `mistakes[${i}].say`, value: cue }],
+              },
+            }
+          : {}),
+      },
+    ]
+  })
+}
+
+function tooLong(card: Card, words: Words, school: School): Found[] {
+  const lasts = outBreath(card, school)
+  return card.mistakes.flatMap(({ say }, i): Found[] => {
+    const takes = say ? speechSeconds(say, school.speechRate, card.language) : 0
+    return takes <= lasts + 1e-6
+      ? []
+      : [
+          {
+            where: `mistakes[${i}].say`,
+            message: words.tooLong(LABELS.sheet.seconds(takes), LABELS.sheet.seconds(lasts)),
+          },
+        ]
+  })
+}
+
+function namesNoPart(card: Card, words: Words): Found[] {
+  const reader = readerOf(card.language)
+  if (!reader) return []
+  return card.mistakes.flatMap(({ say }, i): Found[] =>
+    !say || words.aboutBreath(say) || reader.parts(say).length > 0
+      ? []
+      : [{ where: `mistakes[${i}].say`, message: words.noPart(say) }]
+  )
+}
+
+const withoutCue = (card: Card, words: Words): Found[] =>
+  card.alignment.length === 0
+    ? []
+    : card.mistakes.flatMap(({ seen, cue }, i): Found[] =>
+        seen && cue === undefined
+          ? [{ where: `mistakes[${i}].cue`, message: words.noCue(plainText(seen, card)) }]
+          : []
+      )
+
+function cuesAlone(card: Card, words: Words): Found[] {
+  const broken = new Set(card.mistakes.map(({ cue }) => cue))
+  const alone = card.alignment.filter(({ id, text }) => text && !broken.has(id))
+  return alone.length === 0
+    ? []
+    : [
+        {
+          where: 'mistakes',
+          message: words.cuesAlone(alone.map(({ text }) => plainText(text, card))),
+        },
+      ]
+}
+
+const pressesOnOut = (card: Card, words: TouchWords): Found[] =>
+  card.assists.flatMap(({ text, breath }, i): Found[] =>
+    breath === undefined || breath === 'out' || breath === 'free' || !words.presses(text)
+      ? []
+      : [
+          {
+            where: `assists[${i}].breath`,
+            message: words.onOut(plainText(text, card), LABELS.breath[breath]),
+            fix: {
+              label: words.makeOut,
+              patches: [{ path: `assists[${i}].breath`, value: 'out' }],
+            },
+          },
+        ]
+  )
+
+const noStance = (card: Card, words: TouchWords): Found[] =>
+  card.assists.length === 0 || card.assists.some(({ stance }) => stance)
+    ? []
+    : [{ where: 'assists[0].stance', message: words.noStance }]
+
+const rule = (
+  id: keyof typeof RULE_WORDS & `${'mistakes' | 'touch'}/${string}`,
+  severity: Rule['severity'],
+  check: Rule['check'],
+  more: Partial<Rule> = {}
+): Rule => ({
+  id,
+  ...RULE_WORDS[id],
+  source: 'common practice',
+  severity,
+  check,
+  ...more,
+})
+
+/** The rules about what goes wrong and what is said to it, and about touch. */
+export const mistakeRules: readonly Rule[] = [
+  rule('mistakes/says-what-to-do', 'mend', inWords(onlyForbids)),
+  rule('mistakes/one-breath', 'mend', inWords(tooLong)),
+  rule('mistakes/names-a-part', 'note', inWords(namesNoPart)),
+  rule('mistakes/has-a-cue', 'note', inWords(withoutCue)),
+  rule('mistakes/cue-has-one', 'note', inWords(cuesAlone), { whenAsked: true }),
+  rule('mistakes/one-wording', 'note', () => [], { deck: oneWording }),
+  rule('touch/on-the-out', 'mend', ofTouch(pressesOnOut)),
+  rule('touch/stance', 'note', ofTouch(noStance), { whenAsked: true }),
+]
