@@ -21,7 +21,7 @@ import {
   type Row,
   typedOn,
 } from './judged'
-import { waysOut } from './waysOut'
+import { letsIn, waysOut } from './waysOut'
 import { isOpen, stricter, strictest } from './verdicts'
 
 const said = (verdict: Verdict) => LABELS.verdict[verdict]
@@ -141,6 +141,8 @@ const unknownConditions = (card: Card, school: School): Found[] =>
 
 /** Conditions with which every rung is to be avoided, and no other card is named. */
 function noWayOut(card: Card, school: School): Found[] {
+  // A rung by itself, and a card on which nobody has been thought of yet, lead nowhere.
+  if (card.ladder.length < 2 && (card.ladder.length === 1 || card.cautions.length === 0)) return []
   const { rows, typed } = judgedCard(card, school)
   const led = new Set(
     typed.flatMap(({ caution, condition }) => (condition && caution.instead ? [condition.id] : []))
@@ -173,7 +175,7 @@ function insteadOpen(cards: readonly Card[], school: School): Map<string, Found[
         const row =
           condition &&
           judgedCard(other, school).rows.find((each) => each.condition.id === condition.id)
-        if (!row || row.open !== null) return []
+        if (!row || row.cells.some(({ verdict }) => letsIn(row.condition.id, verdict))) return []
         const [way] = waysOut(card, [condition.id], cards, school)
         return [
           {

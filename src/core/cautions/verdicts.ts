@@ -10,7 +10,7 @@ import {
 import { SAY_CAUTIONS } from '../language'
 import type { Condition } from './conditions'
 import { ASK_ANYWAY, DEFAULT_POLICY, rulesAbout } from './policy'
-import { type RungTraits, traitsOf, traitWords } from './traits'
+import { type RungTraits, traitsOf, traitWords, WITHOUT_FORM } from './traits'
 
 /** The strictest first. */
 export const STRICTNESS: readonly Verdict[] = ['avoid', 'ask-first', 'change', 'fine']
@@ -66,7 +66,8 @@ export function verdictOf(
     : [...new Set(about.map(({ trait }) => trait).filter((trait) => !known.has(trait)))]
   const mild = stricter('ask-first', found)
   const asked = mild && ASK_ANYWAY.has(condition.id)
-  const unknown = unseen.length > 0 || about.length === 0
+  // Of a form that nobody has seen nothing is fine, whatever is asked of it.
+  const unknown = unseen.length > 0 || about.length === 0 || (!sure && known === WITHOUT_FORM)
   // Of rules about one trait the strictest says what to do.
   const said = counts.filter(
     (rule, i) => counts.findIndex((each) => each.trait === rule.trait) === i
@@ -79,7 +80,7 @@ export function verdictOf(
     reason: [
       ...said.map(({ trait }) => traitWords(trait, traits[trait])),
       ...(about.length === 0 ? [SAY_CAUTIONS.noRule(condition.name)] : []),
-      ...(unseen.length > 0 ? [unseenWords(known, unseen)] : []),
+      ...(unseen.length > 0 || (unknown && about.length > 0) ? [unseenWords(known, unseen)] : []),
       ...(asked ? [SAY_CAUTIONS.askAnyway(condition.name)] : []),
     ],
     rules: said,

@@ -1,6 +1,7 @@
-import { type Base, type Card, type Spine, titleOf } from '../card'
+import { type Base, type Card, type Spine, titleOf, type Verdict } from '../card'
 import { type CautionSchool, judgedCard } from './judged'
-import { highestOpen } from './verdicts'
+import { ASK_ANYWAY } from './policy'
+import { isOpen, strictest, STRICTNESS } from './verdicts'
 
 /** Another card where somebody may go, and the rung that is open there. */
 export interface WayOut {
@@ -11,6 +12,8 @@ export interface WayOut {
   name: string
   /** What it has in common with the card that is closed. */
   shares: 'spine and base' | 'spine' | 'base'
+  /** What holds there: fine, or fine with a change. */
+  verdict: Verdict
 }
 
 const SHARES: readonly WayOut['shares'][] = ['spine and base', 'spine', 'base']
@@ -28,6 +31,13 @@ const shared = (
       : null
 
 /**
+ * Whether somebody may go there: the rung is open, or a clinician is asked first as with every
+ * form, and who asks whatever the form is never told more than that.
+ */
+export const letsIn = (condition: string, verdict: Verdict) =>
+  isOpen(verdict) || (ASK_ANYWAY.has(condition) && verdict === 'ask-first')
+
+/**
  * Cards that serve the same direction of the spine or stand on the same base, and have a rung that
  * all of these conditions leave open. Those that share both come first.
  * @param conditions ids of conditions
@@ -43,15 +53,26 @@ export function waysOut(
       const shares = other.id === card.id ? null : shared(card, other)
       if (!shares) return []
       const { rows, rungs } = judgedCard(other, school)
-      const open = highestOpen(
-        rows.filter(({ condition }) => conditions.includes(condition.id)).map(({ cells }) => cells)
+      const asked = rows.filter(({ condition }) => conditions.includes(condition.id))
+      const at = rungs.findLastIndex((_, i) =>
+        asked.every(({ condition, cells }) => letsIn(condition.id, cells[i]!.verdict))
       )
-      if (open === null) return []
-      const name = rungs.find(({ id }) => id === open)!.name
-      return [{ card: other.id, title: titleOf(other), rung: open, name, shares }]
+      if (at < 0) return []
+      return [
+        {
+          card: other.id,
+          title: titleOf(other),
+          rung: rungs[at]!.id,
+          name: rungs[at]!.name,
+          shares,
+          verdict: strictest(asked.map(({ cells }) => cells[at]!.verdict)),
+        },
+      ]
     })
     .sort(
       (a, b) =>
-        SHARES.indexOf(a.shares) - SHARES.indexOf(b.shares) || a.title.localeCompare(b.title)
+        SHARES.indexOf(a.shares) - SHARES.indexOf(b.shares) ||
+        STRICTNESS.indexOf(b.verdict) - STRICTNESS.indexOf(a.verdict) ||
+        a.title.localeCompare(b.title)
     )
 }

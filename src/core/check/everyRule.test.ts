@@ -1,5 +1,6 @@
 import { cueOf, finishedCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { type Card, DEFAULT_SCHOOL, SECTIONS, withValue } from '../card'
+import { conditions } from '../cautions'
 import { form, ladderCard, squats } from '../../../tests/support/ladders'
 import { checkCard, RULES } from '.'
 
@@ -19,6 +20,19 @@ const rung = (id: string, of: Partial<Card['ladder'][number]> = {}): Card['ladde
   downWhen: [],
   ...of,
 })
+const folded = (caution: Card['cautions'][number]) =>
+  ladderCard({ wide: form('standing-fold'), fold: form('standing-fold') }, 'fold', {
+    cautions: [caution],
+  })
+const mistake = (of: Partial<Card['mistakes'][number]>) =>
+  lunge({
+    alignment: [cueOf('Press the left foot down.')],
+    mistakes: [{ seen: 'The left foot lifts.', why: '', say: '', on: 'both', cue: 'a1', ...of }],
+  })
+const claim = (text: string, of: Partial<Card['effects'][number]> = {}) =>
+  lunge({ effects: [{ text, basis: 'experience', ...of }] })
+const touched = (text: string, breath: 'in' | 'out') =>
+  lunge({ assists: [{ text, breath, stance: '', on: 'both' }] })
 const FEET = ['left sole', 'right sole'].map((part) => ({ part, on: 'floor' }))
 const figure = (of: object) =>
   lunge({
@@ -312,14 +326,74 @@ const CASES: Record<string, [fires: Card, silent: Card]> = {
     ),
   ],
   'ladder/same-on-both-sides': [oneSided('left-only'), oneSided('both')],
+  'cautions/contradict': [
+    folded({ condition: 'glaucoma', verdict: 'fine', say: '' }),
+    folded({ condition: 'glaucoma', verdict: 'avoid', say: '' }),
+  ],
+  'cautions/no-ground': [
+    folded({ condition: 'wrist trouble', verdict: 'avoid', say: '' }),
+    folded({ condition: 'glaucoma', verdict: 'avoid', say: '' }),
+  ],
+  'cautions/reason-holds': [
+    folded({
+      condition: 'glaucoma',
+      verdict: 'change',
+      say: '',
+      reason: 'only for a breath',
+      over: 'avoid: head below heart from 30 cm avoid',
+    }),
+    folded({ condition: 'glaucoma', verdict: 'avoid', say: '' }),
+  ],
+  'cautions/condition-known': [
+    folded({ condition: 'purple knees', verdict: 'avoid', say: '' }),
+    folded({ condition: 'wrist pain', verdict: 'change', say: '' }),
+  ],
+  'cautions/way-out': [
+    folded({ condition: 'reflux', verdict: 'change', say: '' }),
+    {
+      ...folded({ condition: 'reflux', verdict: 'change', say: '' }),
+      cautions: conditions.map(({ name }) => ({
+        condition: name,
+        verdict: 'avoid' as const,
+        say: '',
+        instead: 'mountain',
+      })),
+    },
+  ],
+  'mistakes/says-what-to-do': [
+    mistake({ say: 'Don’t let the knee roll in.' }),
+    mistake({ say: 'Press the foot down, don’t grip the toes.' }),
+  ],
+  'mistakes/one-breath': [
+    mistake({ say: 'Press the whole of the left foot down into the floor, slowly.' }),
+    mistake({ say: 'Press the left foot down.' }),
+  ],
+  'mistakes/names-a-part': [mistake({ say: 'Better!' }), mistake({ say: 'Breathe out longer.' })],
+  'mistakes/has-a-cue': [
+    mistake({ cue: undefined }),
+    mistake({ seen: 'The left foot rolls in.', cue: 'a1' }),
+  ],
+  'claims/no-cure': [claim('Cures back pain.'), claim('Is said to help with back pain.')],
+  'claims/no-promise': [claim('Will lower the pulse.'), claim('May lower the pulse.')],
+  'claims/numbers-have-a-source': [
+    claim('Slows the breath by 30 %.'),
+    claim('Slows the breath by 30 %.', { basis: 'published', source: 'A study, 2001' }),
+  ],
+  'touch/on-the-out': [
+    touched('Press the hips back with both hands.', 'in'),
+    touched('Press the hips back with both hands.', 'out'),
+  ],
 }
+
+/** Rules that look at the whole deck have cases of their own (`cautions`, `mistakes`). */
+const OF_DECK = RULES.filter(({ deck }) => deck).map(({ id }) => id)
 
 const rulesOn = (card: Card, asked = false) =>
   checkCard(card, DEFAULT_SCHOOL, asked).map(({ rule }) => rule)
 
 test('every rule of the register has its case', () => {
   expect(Object.keys(CASES).sort()).toEqual(
-    RULES.filter(({ whenAsked }) => !whenAsked)
+    RULES.filter(({ whenAsked, id }) => !whenAsked && !OF_DECK.includes(id))
       .map(({ id }) => id)
       .sort()
   )

@@ -82,7 +82,8 @@ export function findingsOnRung(
   check: (card: Card) => Finding[]
 ): Finding[] {
   const key = ({ rule, message }: Finding) => `${rule} ${message}`
-  const alone = (done: Card): Card => ({ ...done, ladder: [] })
+  // Who may do it is told of every rung by its verdicts.
+  const alone = (done: Card): Card => ({ ...done, ladder: [], cautions: [] })
   const before = new Set(check(alone(card)).map(key))
   return check(alone(atRung(card, rungId))).filter((finding) => !before.has(key(finding)))
 }

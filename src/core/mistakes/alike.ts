@@ -14,6 +14,10 @@ interface Read {
   /** Every stem but those of little words. */
   all: Set<string>
   front: 'front' | 'back' | null
+  /** Its words as they are compared: two with one key are worded alike. */
+  key: string
+  /** Whether it tells of two things at once. */
+  joined: boolean
 }
 
 const level = (text: string) =>
@@ -35,10 +39,12 @@ function read(card: Card, at: number): Read | null {
     : /\bback (?:knee|foot|leg|hip|heel|thigh)/.test(plain)
       ? 'back'
       : null
-  const tokens = plain
+  const own = plain
     .split(/[ -]/)
     .filter((word) => word && !words.functionWords.has(word) && !/^(?:left|right)$/.test(word))
-    .map((word) => words.meant(words.meant(word) === word ? stemmer(word) : word))
+  const tokens = own.map((word) => words.meant(words.meant(word) === word ? stemmer(word) : word))
+  // The same words, whatever the side and the number.
+  const key = own.map((word) => stemmer(word)).join(' ')
   const all = new Set(tokens)
   const ofParts = new Set(
     tokens.filter((word) => reader.parts(word).length > 0 || reader.parts(`the ${word}`).length > 0)
@@ -46,7 +52,8 @@ function read(card: Card, at: number): Read | null {
   const fault = new Set(
     tokens.filter((word) => !ofParts.has(word) && word !== 'front' && word !== 'low')
   )
-  return { card, at, seen: plainText(seen, card), parts, fault, all, front }
+  const joined = words.joins(plain)
+  return { card, at, seen: plainText(seen, card), parts, fault, all, front, joined, key }
 }
 
 const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>) =>
@@ -59,13 +66,13 @@ function alike(a: Read, b: Read, opposites: readonly (readonly [string, string])
   const against = ([one, other]: readonly [string, string]) =>
     (a.all.has(one) && b.all.has(other)) || (a.all.has(other) && b.all.has(one))
   if (opposites.some(against)) return false
-  const parts = shares(a.parts, b.parts)
-  if (parts < Math.min(a.parts.size, b.parts.size)) return false
+  if (a.joined !== b.joined) return false
+  // Who tells of one part more tells of something more.
+  if (shares(a.parts, b.parts) < Math.max(a.parts.size, b.parts.size)) return false
   // Two parts alone tell it (“shoulders to ears”); one alone does not.
-  if (a.fault.size === 0 || b.fault.size === 0)
-    return parts >= 2 && parts === Math.max(a.parts.size, b.parts.size)
+  if (a.fault.size === 0 || b.fault.size === 0) return a.parts.size >= 2
   const fault = shares(a.fault, b.fault)
-  return fault >= Math.min(a.fault.size, b.fault.size) * 0.6 && fault > 0
+  return fault / (a.fault.size + b.fault.size - fault) > 0.5
 }
 
 /**
@@ -97,7 +104,7 @@ export function oneWording(cards: readonly Card[]): Map<string, Found[]> {
     )
     const uses = new Map<string, Read[]>()
     for (const other of group) {
-      const key = level(other.seen)
+      const key = other.key
       uses.set(key, [...(uses.get(key) ?? []), other])
     }
     if (uses.size < 2) continue
@@ -108,7 +115,7 @@ export function oneWording(cards: readonly Card[]): Map<string, Found[]> {
         a[0]!.seen.localeCompare(b[0]!.seen)
     )
     const offered = best![0]!
-    if (level(offered.seen) === level(each.seen)) continue
+    if (offered.key === each.key) continue
     const own = each.card.mistakes[each.at]!
     const other = offered.card.mistakes[offered.at]!
     const sided = /\b(?:left|right)\b/i

@@ -69,7 +69,7 @@ function namesNoPart(card: Card, words: Words): Found[] {
   const reader = readerOf(card.language)
   if (!reader) return []
   return card.mistakes.flatMap(({ say }, i): Found[] =>
-    !say || words.aboutBreath(say) || reader.parts(say).length > 0
+    !say || words.needsNoPart(say) || reader.parts(say).length > 0
       ? []
       : [{ where: `mistakes[${i}].say`, message: words.noPart(say) }]
   )

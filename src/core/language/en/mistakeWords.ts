@@ -7,7 +7,7 @@ const FORBIDS = new RegExp(
   'i'
 )
 const FORBIDS_WITHIN =
-  /^(?:the|your|you|it|this|that|these|both|left|right|front|back|\w+[^s]s)\b.*\b(?:(?:should|must|may|can|could|does|do|will|is|are)(?: not|n['’]t)|cannot|never)\b|^let\b.*\bnot\b|^keep\b.*\bfrom \w+ing\b|^prevent\b/i
+  /^(?:the|your|you|it|this|that|these|both|left|right|front|back|\w+[^s]s)\b.*\b(?:(?:should|must|may|can|could|does|do|will|is|are)(?: not|n['’]t)|cannot|never)\b|^let\b[^,]*\bnot\b|^keep\b.*\bfrom \w+ing\b|^prevent\b/i
 const PARTS =
   /[.;:!?]+\s*|,\s*(?=(?:and|but|instead|then)\b)|\s+(?:but|instead)\s+|,\s+(?!not\b|never\b|without\b|no\b)/i
 /** Said after what is to be done, it forbids nothing by itself. */
@@ -57,6 +57,7 @@ const OPPOSITES: readonly (readonly [string, string])[] = [
   ['wide', 'narrow'],
   ['straight', 'bend'],
   ['arch', 'round'],
+  ['inner', 'outer'],
 ]
 
 export const englishMistakes = {
@@ -73,8 +74,10 @@ export const englishMistakes = {
     const forbids = (clause: string) => FORBIDS.test(clause) || FORBIDS_WITHIN.test(clause)
     return clauses.length > 0 && clauses.every((clause) => forbids(clause) || TAIL.test(clause))
   },
-  /** Lines about the breath need no part of the body. */
-  aboutBreath: (line: string) => /\b(?:breathe?s?|breathing|exhale|inhale)\b/i.test(line),
+  /** Lines about the breath and the eyes need no part of the body. */
+  needsNoPart: (line: string) => /\b(?:breathe?s?|breathing|exhale|inhale|look|gaze)\b/i.test(line),
+  /** Whether a line tells of two things that go wrong together. */
+  joins: (line: string) => /\b(?:and|while)\b/i.test(line),
   functionWords: FUNCTION_WORDS,
   meant: (word: string) => UNDER.get(word) ?? word,
   opposites: OPPOSITES,

@@ -2,9 +2,7 @@
 export const englishTouch = {
   /** Whether the hand weighs on the student here: that goes with the out-breath. */
   presses: (line: string) =>
-    /\b(?:press|push|lean|weigh|sink|draw|pull|deepen|ease|guide|turn|rotate|lower|settle|encourage)\b/i.test(
-      line
-    ) &&
+    /\b(?:press|push|lean|weigh|sink|deepen|ease|turn|rotate|lower|settle)\b/i.test(line) &&
     !/\b(?:they|the student|her|him|them) (?:press|push|lean)|\blift|\bfrom (?:under|below)/i.test(
       line
     ),
