@@ -27,6 +27,24 @@ const level = (text: string) =>
     .replace(/\s+/g, ' ')
     .trim()
 
+const unders = new WeakMap<object, Map<string, string>>()
+
+/** The first of the words that say one thing, by each of them and by their stems. */
+function underOf(alike: readonly (readonly string[])[]): Map<string, string> {
+  const under =
+    unders.get(alike) ??
+    new Map(
+      alike.flatMap((group) =>
+        group.flatMap((word): [string, string][] => [
+          [stemmer(word), group[0]!],
+          [word, group[0]!],
+        ])
+      )
+    )
+  unders.set(alike, under)
+  return under
+}
+
 function read(card: Card, at: number): Read | null {
   const words = mistakeWordsOf(card.language)
   const reader = readerOf(card.language)
@@ -42,15 +60,16 @@ function read(card: Card, at: number): Read | null {
   const own = plain
     .split(/[ -]/)
     .filter((word) => word && !words.functionWords.has(word) && !/^(?:left|right)$/.test(word))
-  const tokens = own.map((word) => words.meant(words.meant(word) === word ? stemmer(word) : word))
+  const meant = underOf(words.alike)
+  const meantBy = (word: string) => meant.get(word) ?? meant.get(stemmer(word)) ?? stemmer(word)
   // The same words, whatever the side and the number.
   const key = own.map((word) => stemmer(word)).join(' ')
-  const all = new Set(tokens)
-  const ofParts = new Set(
-    tokens.filter((word) => reader.parts(word).length > 0 || reader.parts(`the ${word}`).length > 0)
-  )
+  const all = new Set(own.map(meantBy))
+  const places = new Set((plain.match(words.places) ?? []).flatMap((place) => place.split(/[ -]/)))
+  const isPart = (word: string) =>
+    reader.parts(word).length > 0 || reader.parts(`the ${word}`).length > 0
   const fault = new Set(
-    tokens.filter((word) => !ofParts.has(word) && word !== 'front' && word !== 'low')
+    own.filter((word) => !isPart(word) && word !== 'front' && !places.has(word)).map(meantBy)
   )
   const joined = words.joins(plain)
   return { card, at, seen: plainText(seen, card), parts, fault, all, front, joined, key }

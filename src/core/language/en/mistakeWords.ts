@@ -48,7 +48,6 @@ const ALIKE: readonly string[][] = [
   ['forward', 'forwards'],
   ['back', 'backward', 'backwards'],
 ]
-const UNDER = new Map(ALIKE.flatMap((group) => group.map((word) => [word, group[0]!] as const)))
 /** Directions of which only one can be meant. */
 const OPPOSITES: readonly (readonly [string, string])[] = [
   ['in', 'out'],
@@ -79,7 +78,10 @@ export const englishMistakes = {
   /** Whether a line tells of two things that go wrong together. */
   joins: (line: string) => /\b(?:and|while)\b/i.test(line),
   functionWords: FUNCTION_WORDS,
-  meant: (word: string) => UNDER.get(word) ?? word,
+  /** Words that say one thing, under the first of them. */
+  alike: ALIKE,
+  /** Words of places that are told by two of them. */
+  places: /\b(?:low|lower|upper|middle|mid)[ -]back\b/g,
   opposites: OPPOSITES,
   onlyForbidsTold: (words: string) =>
     `“${words}” only says what not to do. Say the one thing to do instead.`,
