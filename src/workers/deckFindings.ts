@@ -1,6 +1,6 @@
 import { timeOf } from '@/core/breath'
 import { type Card, type Finding, isAsked, type School, titleOf } from '@/core/card'
-import { checkCard } from '@/core/check'
+import { checkCard, checkDeck } from '@/core/check'
 
 /** What the deck's findings are worked out from. */
 export interface DeckJob {
@@ -52,5 +52,13 @@ export function deckFindings(job: DeckJob, tell: (answer: DeckAnswer) => void): 
     if ((i + 1) % EVERY === 0) tell({ done: i + 1, total: cards.length })
     return { id: card.id, title: titleOf(card), version, findings }
   })
+  // What shows only when the cards lie side by side.
+  for (const [id, findings] of checkDeck(
+    cards.map(({ card }) => card),
+    school
+  )) {
+    const own = found.find((each) => each.id === id)
+    if (own) own.findings = [...own.findings, ...findings]
+  }
   tell({ finished: true, cards: found, differ })
 }

@@ -12,14 +12,16 @@ const MOST_MENDS = 500
  * Takes the offered mends of many findings of one card, one after the other: each is looked for
  * anew on the card as it is by then.
  * @param wanted which of the findings that offer a mend are taken
+ * @param ofDeck findings that only show beside other cards: they are mended first, as they are
  */
 export function mendMany(
   card: Card,
   school: School,
-  wanted: (finding: Finding) => boolean
+  wanted: (finding: Finding) => boolean,
+  ofDeck: readonly Finding[] = []
 ): { card: Card; mended: Finding[] } {
-  const mended: Finding[] = []
-  let now = card
+  const mended = ofDeck.filter((finding) => finding.fix && wanted(finding))
+  let now = mended.reduce((done, { fix }) => applyPatches(done, fix!.patches), card)
   while (mended.length < MOST_MENDS) {
     const next = checkCard(now, school).find((finding) => finding.fix && wanted(finding))
     if (!next) break

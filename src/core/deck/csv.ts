@@ -49,7 +49,7 @@ function rows(card: Card, table: CsvTable): string[][] {
 const FORMULA = /^['=+\-@\t\r＝＋－＠]/
 
 /** A cell that no spreadsheet runs: one that could be a formula gets an apostrophe in front. */
-const harmless = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell)
+export const harmless = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell)
 
 /** The text of a cell that was written by `writeCsv`. */
 export const cellText = (cell: string) => (/^'/.test(cell) ? cell.slice(1) : cell)

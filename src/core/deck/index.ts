@@ -1,3 +1,4 @@
+export * from './cautionsCsv'
 export * from './csv'
 export * from './loops'
 export * from './planImport'

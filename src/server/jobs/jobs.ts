@@ -1,5 +1,14 @@
 import type { Build, Card, School, Side } from '@/core/card'
-import { type CsvTable, type ImportFile, type ImportItem, planImport, writeCsv } from '@/core/deck'
+import {
+  type CsvTable,
+  type ImportFile,
+  type ImportItem,
+  planImport,
+  planVerdictsCsv,
+  type VerdictsPlan,
+  writeCsv,
+  writeVerdictsCsv,
+} from '@/core/deck'
 import type { Manner } from '@/core/figure'
 import { writeJson, writeMarkdown } from '@/core/formats'
 import { filesOf, pack, UploadError } from '../archive'
@@ -98,6 +107,62 @@ export function exportDeck({ deck, as }: { deck: Row[]; as: Export }): Uint8Arra
       text: typeof body === 'string' ? body : JSON.stringify(body),
     })),
   ])
+}
+
+/** The verdicts of the deck as a table. */
+export function verdictsCsv({ deck, school }: { deck: Row[]; school: School }): string {
+  return writeVerdictsCsv(
+    readable(deck).cards.map(({ card }) => card),
+    school
+  )
+}
+
+/** What a table of verdicts would change, each card with the version that it starts from. */
+export function planVerdicts({
+  text,
+  deck,
+  school,
+}: {
+  text: string
+  deck: Row[]
+  school: School
+}): Told<
+  Omit<VerdictsPlan, 'changed'> & {
+    changed: (VerdictsPlan['changed'][number] & { from: number })[]
+  }
+> {
+  const { cards } = readable(deck)
+  try {
+    const plan = planVerdictsCsv(
+      text,
+      cards.map(({ card }) => card),
+      school
+    )
+    const versions = new Map(cards.map(({ card, row }) => [card.id, row.version]))
+    return {
+      value: {
+        ...plan,
+        changed: plan.changed.map((each) => ({ ...each, from: versions.get(each.card.id)! })),
+      },
+    }
+  } catch (error) {
+    return { refused: error instanceof Error ? error.message : String(error) }
+  }
+}
+
+/** The verdicts of the deck as a sheet for the wall. */
+export async function wallSheet({
+  deck,
+  school,
+}: {
+  deck: Row[]
+  school: School
+}): Promise<Uint8Array> {
+  const { printWall } = await import('../print')
+  return printWall(
+    readable(deck).cards.map(({ card }) => card),
+    school
+  )
 }
 
 /** Cards with version and status, as JSON in one; those that cannot be read by their ids. */

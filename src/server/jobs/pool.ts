@@ -33,6 +33,9 @@ const SECONDS: Record<JobName, number> = {
   print: 40,
   exportDeck: 60,
   deckJson: 60,
+  verdictsCsv: 120,
+  planVerdicts: 120,
+  wallSheet: 120,
   figure: 20,
   bvh: 20,
 }

@@ -3,6 +3,7 @@ import { PDFDocument, StandardFonts, rgb } from 'pdf-lib'
 import { type Card, type School, titleOf } from '@/core/card'
 import { sheetOf } from '@/core/print'
 import { CardPdf } from './CardPdf'
+import { WallPdf } from './WallPdf'
 import { registerFonts } from './fonts'
 import type { Stock } from './style'
 
@@ -48,4 +49,10 @@ export async function printCards(
     })
   }
   return whole.save()
+}
+
+/** The verdicts of a deck on sheets for the wall, A4 across. */
+export async function printWall(cards: readonly Card[], school: School): Promise<Uint8Array> {
+  registerFonts()
+  return renderToBuffer(<WallPdf cards={cards} school={school} />)
 }

@@ -12,7 +12,7 @@ export function Header({
   here,
   children,
 }: {
-  here?: 'shelf' | 'files' | 'findings' | 'ladders' | 'school'
+  here?: 'shelf' | 'files' | 'findings' | 'ladders' | 'cautions' | 'school'
   children?: ReactNode
 }) {
   return (
@@ -35,6 +35,9 @@ export function Header({
         </Link>
         <Link href="/ladders" aria-current={here === 'ladders' ? 'page' : undefined}>
           Ladders
+        </Link>
+        <Link href="/cautions" aria-current={here === 'cautions' ? 'page' : undefined}>
+          Cautions
         </Link>
         <Link href="/school" aria-current={here === 'school' ? 'page' : undefined}>
           School

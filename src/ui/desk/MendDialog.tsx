@@ -2,12 +2,17 @@
 
 import { Alert, Button, Checkbox, Group, Modal, Text } from '@mantine/core'
 import { useState } from 'react'
-import { findingKey, mendMany, mendPreview } from '@/core/check'
+import { findingKey, mendMany, mendPreview, RULES } from '@/core/check'
 import { wordChanges } from '@/core/compare'
 import { useAuthor } from '../chrome/AuthorName'
 import { api } from '../shared/api'
 import type { Deck, Line } from './Desk'
 import classes from './Desk.module.css'
+
+/** Findings of one card that only show beside the others. */
+const DECK_RULES = new Set(RULES.filter(({ deck }) => deck).map(({ id }) => id))
+const ofDeck = (id: string) => (line: Line) =>
+  line.card.id === id && DECK_RULES.has(line.finding.rule)
 
 const keyOf = ({ card, finding }: Line) => `${card.id}\n${findingKey(finding)}`
 
@@ -40,7 +45,12 @@ export function MendDialog({
           taken.filter((line) => line.card.id === id).map((line) => findingKey(line.finding))
         )
         return {
-          card: mendMany(card, deck.school, (each) => wanted.has(findingKey(each))).card,
+          card: mendMany(
+            card,
+            deck.school,
+            (each) => wanted.has(findingKey(each)),
+            taken.filter(ofDeck(id)).map((line) => line.finding)
+          ).card,
           from: version,
         }
       })

@@ -14,6 +14,8 @@ const Save = z.strictObject({
   school: School,
   /** The rules as they were read. */
   from: School,
+  author: z.string().trim().max(200).default(''),
+  note: z.string().trim().max(2000).default(''),
 })
 
 /** Sets the rules of the school; refused when someone else set others meanwhile. */
@@ -21,7 +23,7 @@ export function PUT(request: Request) {
   return answering(async () => {
     const body = await readBody(request, Save)
     if (body instanceof Response) return body
-    const { saved, school } = await saveSchool(body.school, body.from)
+    const { saved, school } = await saveSchool(body.school, body.from, body)
     if (saved) return Response.json({ school })
     return problem(
       409,

@@ -90,6 +90,26 @@ export const englishCautions = {
     /\blocal rules?\b|\brules? of (?:the|your|this) (?:place|house|country|studio|school)\b|\blocal (?:law|regulation)/i.test(
       lead
     ),
+  /** A prop by the name of one of it. */
+  oneOf: (name: string) =>
+    name.replace(/\b(block|strap|bolster|blanket|chair|pad|cushion|mat|belt|brick)s\b/g, '$1'),
+  allBegin: (rung: string) => `“Today everyone begins with: ${rung}.”`,
+  whoLikes: (change: string) => `“Whoever likes: ${change}.”`,
+  goOn: (rung: string) =>
+    `“When it is steady and the breath is even, go on as far as you like, up to: ${rung}. Staying is as good as going on.”`,
+  anyPain:
+    '“Any pain, tingling, pinching or shortness of breath: come out, and rest. If your clinician told you otherwise, do as they said.”',
+  noTable: (missing: readonly string[]) =>
+    `This is no table of verdicts: ${missing.length ? `it lacks the column ${missing.map((name) => `“${name}”`).join(', ')}` : 'it has no rows'}. Take the table out, change it, and bring it back. Nothing was changed.`,
+  noCard: (id: string) => `there is no card “${id}”`,
+  noVerdict: (word: string) => `“${word}” is no verdict: avoid, ask first, change or fine`,
+  noRung: (rung: string, title: string) => `“${title}” has no rung “${rung}”`,
+  needsReason: (title: string, condition: string) =>
+    `${title}, ${condition}: a verdict that differs from what holds needs a reason`,
+  wouldChange: (condition: string, rung: string, from: string, to: string) =>
+    `${condition}${rung ? `, ${rung}` : ''}: ${from} becomes ${to}`,
+  wallBelow: 'A number: the rung that is open, from the lowest.',
+  wallEmpty: 'There are no cards yet.',
   none: 'name at least one condition',
   open: (name: string) => `highest rung open: ${name}`,
   closed: 'no rung is open',
