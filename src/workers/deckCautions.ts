@@ -1,5 +1,6 @@
 import { type Card, type School, titleOf, type Verdict } from '@/core/card'
 import {
+  basisOf,
   type Cell,
   type Condition,
   conditionsOf,
@@ -11,7 +12,6 @@ import {
   type RoomCard,
   ruleWords,
   traitWords,
-  stricter,
   type WayOut,
   waysOut,
   askedOf,
@@ -63,6 +63,8 @@ export interface SeenWhy {
     id: string
     name: string
     described: boolean
+    /** Whether its form is known. */
+    sure: boolean
     verdict: Verdict
     usual: Verdict
     by: CellBy
@@ -71,6 +73,8 @@ export interface SeenWhy {
     grounds: Ground[]
     /** What the card says of it. */
     typed: string
+    /** What is usual, as it is kept with a reason. */
+    basis: string
   }[]
   ways: WayOut[]
 }
@@ -100,12 +104,8 @@ export type CautionsAnswer =
 
 const EVERY = 10
 
-/** A verdict that the card writes milder than the policy allows, and gives no reason for. */
-const isMilder = ({ typed, usual, by }: Cell) =>
-  by === 'policy' && typed !== undefined && stricter(usual, typed.caution.verdict)
-
 export const byOf = (cell: Cell): CellBy =>
-  cell.stale ? 'stale' : isMilder(cell) ? 'milder' : cell.by
+  cell.stale ? 'stale' : cell.milder ? 'milder' : cell.by
 
 const nameOf = (card: Card, { id, name }: { id: string; name: string }) =>
   plainText(name, card) || titleOf(card) || id
@@ -145,6 +145,7 @@ export function whyOf(
       id: cell.rung,
       name: nameOf(card, rungs[i]!),
       described: rungs[i]!.described,
+      sure: rungs[i]!.sure,
       verdict: cell.verdict,
       usual: cell.usual,
       by: byOf(cell),
@@ -159,6 +160,7 @@ export function whyOf(
         basis: rule.basis,
         source: rule.source ?? '',
       })),
+      basis: basisOf({ ...cell, verdict: cell.usual }),
       typed: cell.typed
         ? [cell.typed.caution.say, cell.typed.caution.reason].filter(Boolean).join(' · ')
         : '',

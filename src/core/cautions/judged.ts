@@ -33,6 +33,8 @@ export interface Cell extends RungVerdict {
   by: 'policy' | 'card' | 'reason'
   /** What is typed about it. */
   typed?: Typed
+  /** What is typed is milder than what is known allows, and gives no reason. */
+  milder?: true
   /** The reason was given for something else than what is usual now; the strictest stands. */
   stale?: true
 }
@@ -94,6 +96,32 @@ export function basisFor(card: Card, caution: Caution, row: readonly RungVerdict
   return [...new Set(row.filter((_, i) => speaks(i)).map(basisOf))].join(' | ').slice(0, 400)
 }
 
+/**
+ * The usual verdict that a caution with no reason is held against: of the rung that it sends to,
+ * else of the form described. What is strict only because it is not known goes against nothing
+ * but plainly fine.
+ */
+export function heldAgainst<T extends RungVerdict>(
+  card: Card,
+  row: readonly T[],
+  caution: Caution
+): { at: T; verdict: Verdict } {
+  const sentTo = row.find(({ rung }) => rung === caution.rung)
+  const here = row[describedAt(withOneRung(card))]!
+  const at = caution.verdict === 'fine' ? here : (sentTo ?? here)
+  const { usual = at.verdict } = at as Partial<Cell>
+  return {
+    at,
+    verdict:
+      at.unsure && caution.verdict !== 'fine'
+        ? strictest(at.rules.map(({ verdict }) => verdict))
+        : usual,
+  }
+}
+
+const isMilder = (card: Card, row: readonly RungVerdict[], i: number, caution: Caution) =>
+  i === describedAt(card) && stricter(heldAgainst(card, row, caution).verdict, caution.verdict)
+
 function withTyped(card: Card, row: RungVerdict[], typed: readonly Typed[]): Cell[] {
   return row.map((usual, i): Cell => {
     const mine = typed.filter(({ caution }) => speaksOf(card, caution)(i))
@@ -112,7 +140,7 @@ function withTyped(card: Card, row: RungVerdict[], typed: readonly Typed[]): Cel
     }
     if (stricter(caution.verdict, usual.verdict))
       return { ...cell, verdict: caution.verdict, by: 'card', typed: own }
-    return { ...cell, typed: own }
+    return { ...cell, typed: own, ...(isMilder(card, row, i, caution) ? { milder: true } : {}) }
   })
 }
 

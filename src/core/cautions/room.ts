@@ -39,7 +39,10 @@ export interface RoomCard {
   title: string
   rungs: { id: string; name: string; props: string[]; closedTo: number }[]
   who: InRoom[]
-  /** The rung that is offered to all at first: the highest that lets everyone in who is let in anywhere. */
+  /**
+   * The rung that is offered to all at first: the highest, up to the form described, that lets
+   * everyone in who is let in anywhere.
+   */
   first: string
   /** Whether everyone is let in on it. */
   forAll: boolean
@@ -110,8 +113,11 @@ export function roomCard(
   }))
   const onLadder = ladder.filter(({ beside }) => !beside)
   const fewest = Math.min(...ladder.map(({ shut }) => shut.length))
+  // The form described is where a class begins; what is above it is gone on to.
+  const top = ladder.findIndex(({ described }) => described)
   const firstRung =
-    onLadder.findLast(({ shut }) => shut.length === 0) ??
+    onLadder.findLast(({ shut, i }) => shut.length === 0 && i <= top) ??
+    onLadder.find(({ shut }) => shut.length === 0) ??
     ladder.findLast(({ shut }) => shut.length === 0) ??
     ladder.findLast(({ shut }) => shut.length === fewest)!
   const here = some.filter((row) => lets(row, firstRung.i)).map((row) => row.cells[firstRung.i]!)

@@ -13,6 +13,7 @@ import { nearestConditions } from './conditions'
 import {
   basisFor,
   describedCell,
+  heldAgainst,
   isClosed,
   isOverride,
   type Judged,
@@ -22,7 +23,7 @@ import {
   typedOn,
 } from './judged'
 import { letsIn, waysOut } from './waysOut'
-import { isOpen, stricter, strictest } from './verdicts'
+import { isOpen, stricter } from './verdicts'
 
 const said = (verdict: Verdict) => LABELS.verdict[verdict]
 
@@ -40,28 +41,14 @@ function typedRows(card: Card, school: School): { caution: Caution; at: number; 
   })
 }
 
-/** What is usual for the form that a caution sends to: the rung that it names, else the form described. */
-function usualFor(all: Judged, row: Row, caution: Caution) {
-  const at = all.rungs.findIndex(({ id }) => id === caution.rung)
-  return at < 0 ? describedCell(all, row) : row.cells[at]!
-}
-
 /** A typed verdict that is milder than what the body does there allows. */
 function contradicts(card: Card, school: School): Found[] {
   const all = judgedCard(card, school)
   return typedRows(card, school).flatMap(({ caution, at, row }): Found[] => {
     if (isOverride(caution)) return []
-    const here = describedCell(all, row)
-    const there = usualFor(all, row, caution)
-    const sent = there.rung !== here.rung
-    // Asking first, or changing to a rung, is judged by the rung that one goes to.
-    const usual = caution.verdict === 'fine' ? here : there
-    // What is strict only because it is not known goes against nothing but plainly fine.
-    const known =
-      usual.unsure && caution.verdict !== 'fine'
-        ? strictest(usual.rules.map(({ verdict }) => verdict))
-        : usual.usual
+    const { at: usual, verdict: known } = heldAgainst(card, row.cells, caution)
     if (!stricter(known, caution.verdict)) return []
+    const sent = usual.rung !== describedCell(all, row).rung
     const below = openBelow(row, all.rungs.length)
     const offered = below && caution.rung !== below.rung && isOpen(caution.verdict) ? below : null
     const path = `cautions[${at}]`
@@ -73,7 +60,7 @@ function contradicts(card: Card, school: School): Found[] {
           said(caution.verdict),
           said(known),
           usual.reason,
-          sent ? rungName(card, all, there.rung) : null,
+          sent ? rungName(card, all, usual.rung) : null,
           offered ? rungName(card, all, offered.rung) : null
         ),
         fix: {

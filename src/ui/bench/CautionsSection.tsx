@@ -1,27 +1,56 @@
 'use client'
 
+import { NativeSelect, NumberInput, TextInput } from '@mantine/core'
+import {
+  type Card,
+  type Caution,
+  dropUnwritable,
+  type Trait,
+  TRAIT_NAMES,
+  TRAITS,
+  type TraitSet,
+  VERDICTS,
+} from '@/core/card'
 import { CONDITIONS, LABELS } from '@/core/language'
-import { NativeSelect, TextInput } from '@mantine/core'
-import { type Caution, dropUnwritable, VERDICTS } from '@/core/card'
+import { later } from '../shared/later'
+import { useSchool } from '../shared/school'
+import { VerdictMark } from '../shared/VerdictMark'
 import { PartList } from './PartList'
 import { LineSpread, SidedLine } from './SidedLine'
 import { useBench } from './store'
-import { VerdictMark } from '../shared/VerdictMark'
 
-/** Who must not, who asks first, who changes what. */
+const CardVerdicts = later(() =>
+  import('../cautions/CardVerdicts').then((module) => module.CardVerdicts)
+)
+
+type Rungs = Card['ladder']
+
+/** Rungs to pick from; one that is named and gone is still told. */
+const rungData = (ladder: Rungs, none: string, own: string | undefined) => [
+  { value: '', label: none },
+  ...ladder.map((rung) => ({ value: rung.id, label: rung.name || rung.id })),
+  ...(own && !ladder.some((rung) => rung.id === own)
+    ? [{ value: own, label: `${own}, which is gone` }]
+    : []),
+]
+
+/** Who must not, who asks first, who changes what: as it follows, and as the card says it. */
 export function CautionsSection() {
+  const school = useSchool()
   const ladder = useBench((state) => state.card.ladder)
   return (
     <>
+      <CardVerdicts />
       <datalist id="conditions">
-        {CONDITIONS.map(({ id, name }) => (
+        {[...CONDITIONS, ...school.conditions].map(({ id, name }) => (
           <option key={id} value={name} />
         ))}
       </datalist>
       <PartList<Caution>
         list="cautions"
         noun="caution"
-        teach="Name the condition, the verdict and what to do instead. The student’s own clinician comes first."
+        title="In this card’s own words"
+        teach="What follows from the form is printed without being written. Word it here where the card should say it its own way. The student’s own clinician comes first."
         make={() => ({ condition: '', verdict: 'change', say: '' })}
         row={(caution, set, at, path) => (
           <>
@@ -48,13 +77,7 @@ export function CautionsSection() {
             <NativeSelect
               aria-label={`Rung of caution ${at}`}
               value={caution.rung ?? ''}
-              data={[
-                { value: '', label: 'no rung named' },
-                ...ladder.map((rung) => ({ value: rung.id, label: rung.name || rung.id })),
-                ...(caution.rung && !ladder.some((rung) => rung.id === caution.rung)
-                  ? [{ value: caution.rung, label: `${caution.rung}, which is gone` }]
-                  : []),
-              ]}
+              data={rungData(ladder, 'no rung named', caution.rung)}
               onChange={(event) => set({ rung: event.currentTarget.value || undefined })}
               style={{ flex: '1 1 160px' }}
             />
@@ -71,12 +94,62 @@ export function CautionsSection() {
               size="xs"
               aria-label={`Reason of caution ${at}`}
               placeholder="reason, where it overrides what is usual"
+              description={caution.over === undefined ? undefined : `in place of: ${caution.over}`}
               dir="auto"
               value={caution.reason ?? ''}
               onChange={(event) =>
                 set({ reason: dropUnwritable(event.currentTarget.value) || undefined })
               }
-              style={{ flex: '1 1 100%' }}
+              style={{ flex: '3 1 300px' }}
+            />
+            <TextInput
+              size="xs"
+              aria-label={`Other card of caution ${at}`}
+              placeholder="instead: another card"
+              value={caution.instead ?? ''}
+              onChange={(event) =>
+                set({
+                  instead:
+                    event.currentTarget.value.toLowerCase().replace(/[^a-z0-9-]+/g, '-') ||
+                    undefined,
+                })
+              }
+              style={{ flex: '1 1 160px' }}
+            />
+          </>
+        )}
+      />
+      <PartList<TraitSet>
+        list="traits"
+        noun="number"
+        title="What it asks, set by hand"
+        teach="For a form that is not drawn: say how low the head is, what the knees carry and so on, and the verdicts follow. Where a figure tells it, the figure counts."
+        make={() => ({ trait: TRAIT_NAMES[0], value: 0 })}
+        row={(set, change, at) => (
+          <>
+            <NativeSelect
+              aria-label={`What is asked ${at}`}
+              data-part-text
+              value={set.trait}
+              data={[...TRAIT_NAMES]}
+              onChange={(event) => change({ trait: event.currentTarget.value as Trait })}
+            />
+            <NumberInput
+              aria-label={`How much is asked ${at}`}
+              min={0}
+              max={1000}
+              w={120}
+              suffix={TRAITS[set.trait] === 'deg' ? '°' : ` ${TRAITS[set.trait]}`}
+              value={set.value}
+              onChange={(value) => {
+                if (typeof value === 'number' && value >= 0 && value <= 1000) change({ value })
+              }}
+            />
+            <NativeSelect
+              aria-label={`Rung of number ${at}`}
+              value={set.rung ?? ''}
+              data={rungData(ladder, 'every rung that is not drawn', set.rung)}
+              onChange={(event) => change({ rung: event.currentTarget.value || undefined })}
             />
           </>
         )}

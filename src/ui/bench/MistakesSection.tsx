@@ -6,12 +6,16 @@ import { type Mistake, type On, ON } from '@/core/card'
 import { HalfTitles } from './HalfTitles'
 import { PartList } from './PartList'
 import { LineSpread, SidedLine } from './SidedLine'
+import { FigureSvg } from '../shared/FigureSvg'
+import { useFaults } from '../cautions/useCardCautions'
+import classes from './MistakesSection.module.css'
 import { useBench } from './store'
 
 /** What goes wrong: what is seen, why it matters, what to say, and the cue that it breaks. */
 export function MistakesSection() {
   const cues = useBench((state) => state.card.alignment)
   const sided = useBench((state) => state.card.sides === 'sided')
+  const faults = useFaults()
   return (
     <PartList<Mistake>
       list="mistakes"
@@ -37,6 +41,7 @@ export function MistakesSection() {
             />
             <SidedLine path={`${path}.say`} value={mistake.say} label="Say" name={`Say ${at}`} />
           </LineSpread>
+          <Fault at={at - 1} faults={faults} />
           <NativeSelect
             size="xs"
             aria-label={`Cue that mistake ${at} breaks`}
@@ -66,5 +71,21 @@ export function MistakesSection() {
         </>
       )}
     />
+  )
+}
+
+/** The form as it should be, and beside it the one in which the cue is broken. */
+function Fault({ at, faults }: { at: number; faults: ReturnType<typeof useFaults> }) {
+  const fault = faults?.get(at)
+  if (!fault) return null
+  return (
+    <div className={classes.fault}>
+      {fault.drawn.map(({ drawing, caption }) => (
+        <figure key={caption}>
+          <FigureSvg drawing={drawing} label={`Mistake ${at + 1}, ${caption}`} />
+          <figcaption>{caption}</figcaption>
+        </figure>
+      ))}
+    </div>
   )
 }

@@ -16,7 +16,7 @@ import { type KeyAction, keyOf } from './keys'
 import classes from './PartList.module.css'
 import { useBench, useBenchStore } from './store'
 
-type ListName = 'effects' | 'mistakes' | 'cautions' | 'assists' | 'ladder'
+type ListName = 'effects' | 'mistakes' | 'cautions' | 'traits' | 'assists' | 'ladder'
 
 interface Props<T> {
   list: ListName

@@ -5,6 +5,7 @@ import { NativeSelect, NumberInput, Text, Textarea } from '@mantine/core'
 import { useEffect, useState } from 'react'
 import { type Assist, BREATHS, type Breath, dropUnwritable, LIMITS, type On, ON } from '@/core/card'
 import { api } from '../shared/api'
+import { useSchool } from '../shared/school'
 import { TagsField } from '../shared/TagsField'
 import { PartList } from './PartList'
 import classes from './PartList.module.css'
@@ -19,6 +20,7 @@ interface OtherCard {
 /** Between the sides, what follows, touch, and notes. */
 export function RestSection() {
   const bench = useBenchStore()
+  const school = useSchool()
   const sided = useBench((state) => state.card.sides === 'sided')
   const between = useBench((state) => state.card.betweenSides)
   const notes = useBench((state) => state.card.notes)
@@ -57,7 +59,7 @@ export function RestSection() {
         list="assists"
         noun="touch"
         title="Touch"
-        teach="Only with consent, asked each time. Steady your own stance first, press on the out-breath, withdraw softly."
+        teach={`${school.consent} Steady your own stance first, press on the out-breath, withdraw softly.`}
         make={() => ({ text: '', stance: '', on: 'both', breath: 'out' })}
         row={(assist, set, at, path) => (
           <>
@@ -67,6 +69,13 @@ export function RestSection() {
                 value={assist.text}
                 label="do"
                 name={`Touch ${at}`}
+              />
+              <SidedLine
+                path={`${path}.stance`}
+                value={assist.stance}
+                label="stand first"
+                name={`Stance of touch ${at}`}
+                calm
               />
             </LineSpread>
             <NativeSelect

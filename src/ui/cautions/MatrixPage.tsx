@@ -165,7 +165,23 @@ function MatrixOf({ matrix, ask, reload }: Work) {
           onChange={(event) => setDisagree(event.currentTarget.checked)}
           mb={6}
         />
-        <Group gap={4} ml="auto">
+      </Group>
+      <div className={classes.key}>
+        {VERDICTS.map((each) => (
+          <span key={each}>
+            <VerdictMark verdict={each} /> {LABELS.verdict[each]}
+          </span>
+        ))}
+        <span>
+          <Corner kind="below" /> a rung below lets them in
+        </span>
+        <span>
+          <Corner kind="card" /> the card says otherwise
+        </span>
+        <span>
+          <Corner kind="against" /> against the policy, or its reason is out of date
+        </span>
+        <span className={classes.tools}>
           <Button
             size="compact-sm"
             variant="default"
@@ -192,24 +208,8 @@ function MatrixOf({ matrix, ask, reload }: Work) {
           >
             CSV in
           </Button>
-        </Group>
-      </Group>
-      <p className={classes.key}>
-        {VERDICTS.map((each) => (
-          <span key={each}>
-            <VerdictMark verdict={each} /> {LABELS.verdict[each]}
-          </span>
-        ))}
-        <span>
-          <Corner kind="below" /> a rung below lets them in
         </span>
-        <span>
-          <Corner kind="card" /> the card says otherwise
-        </span>
-        <span>
-          <Corner kind="against" /> against the policy, or its reason is out of date
-        </span>
-      </p>
+      </div>
       <div className={classes.split}>
         <div className={classes.scroll}>
           <Grid

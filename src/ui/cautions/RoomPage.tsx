@@ -10,7 +10,6 @@ import {
   TextInput,
 } from '@mantine/core'
 import { IconMinus, IconPlus, IconTrash } from '@tabler/icons-react'
-import dayjs from 'dayjs'
 import Link from 'next/link'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Room, RoomCard } from '@/core/cautions'
@@ -27,6 +26,10 @@ interface Kept {
   room: Room
   until: string
 }
+/** A day from today on, as a date field writes it. */
+const inDays = (days: number) =>
+  new Date(Date.now() + days * 86_400_000).toLocaleDateString('en-CA')
+
 type Told = Extract<CautionsAnswer, { told: 'room' }>
 
 export function RoomPage() {
@@ -262,7 +265,7 @@ function OneCard({ card, anyone }: { card: RoomCard; anyone: boolean }) {
 /** Keeping a room for a while: only the counts, and only until a day. */
 function Keep({ room, onTake }: { room: Room; onTake: (room: Room) => void }) {
   const [kept, setKept] = useState<Kept[]>([])
-  const [until, setUntil] = useState(() => dayjs().add(7, 'day').format('YYYY-MM-DD'))
+  const [until, setUntil] = useState(() => inDays(7))
   const [failure, setFailure] = useState('')
   const read = useCallback(() => {
     api<{ rooms: Kept[] }>('/api/rooms')
@@ -286,8 +289,8 @@ function Keep({ room, onTake }: { room: Room; onTake: (room: Room) => void }) {
           size="xs"
           type="date"
           label="unless you keep the counts until"
-          min={dayjs().format('YYYY-MM-DD')}
-          max={dayjs().add(60, 'day').format('YYYY-MM-DD')}
+          min={inDays(0)}
+          max={inDays(60)}
           value={until}
           onChange={(event) => setUntil(event.currentTarget.value)}
         />

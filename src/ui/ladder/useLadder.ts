@@ -1,53 +1,19 @@
 'use client'
 
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useStore } from 'zustand'
 import type { Card } from '@/core/card'
 import type { Person } from '@/core/ladder'
 import type { LadderAnswer, LadderJob, ProposalSeen, RungSeen } from '@/workers/ladder'
 import { useBenchStore } from '../bench/store'
 import { useSchool } from '../shared/school'
+import { useWork } from '../shared/useWork'
 
-/** One worker that answers one job at a time; only the newest wish waits. */
-function useWork() {
-  const worker = useRef<Worker | null>(null)
-  const busy = useRef<((answer: LadderAnswer) => void) | null>(null)
-  const next = useRef<{ job: LadderJob; tell: (answer: LadderAnswer) => void } | null>(null)
-  const begin = useCallback((job: LadderJob, tell: (answer: LadderAnswer) => void) => {
-    if (!worker.current) return
-    busy.current = tell
-    worker.current.postMessage(job)
-  }, [])
-  useEffect(() => {
-    const made = new Worker(new URL('../../workers/ladder.worker.ts', import.meta.url), {
-      type: 'module',
-    })
-    worker.current = made
-    const done = (answer: LadderAnswer) => {
-      busy.current?.(answer)
-      busy.current = null
-      const wish = next.current
-      next.current = null
-      if (wish) begin(wish.job, wish.tell)
-    }
-    made.onmessage = ({ data }: MessageEvent<LadderAnswer>) => done(data)
-    // What cannot be worked out is not shown; the words stay.
-    made.onerror = () => done({})
-    return () => {
-      worker.current = null
-      busy.current = null
-      next.current = null
-      made.terminate()
-    }
-  }, [begin])
-  return useCallback(
-    (job: LadderJob, tell: (answer: LadderAnswer) => void) => {
-      if (busy.current) next.current = { job, tell }
-      else begin(job, tell)
-    },
-    [begin]
-  )
-}
+const ladderWorker = () =>
+  new Worker(new URL('../../workers/ladder.worker.ts', import.meta.url), { type: 'module' })
+// What cannot be worked out is not shown; the words stay.
+const nothing = (): LadderAnswer => ({})
+const useLadderWork = () => useWork<LadderJob, LadderAnswer>(ladderWorker, nothing)
 
 /** The fields that a ladder is worked out from: the others may change as they like. */
 const told = (card: Card) =>
@@ -79,7 +45,7 @@ export function useLadder(person: Person | null): LadderSeen | null {
   const bench = useBenchStore()
   const school = useSchool()
   const key = useStore(bench.quiet, ({ card }) => told(card))
-  const work = useWork()
+  const work = useLadderWork()
   const [seen, setSeen] = useState<LadderSeen | null>(null)
   useEffect(() => {
     const { card } = bench.quiet.getState()
@@ -95,7 +61,7 @@ export function useLadder(person: Person | null): LadderSeen | null {
 export function useProposals(): ProposalSeen[] | null {
   const bench = useBenchStore()
   const school = useSchool()
-  const work = useWork()
+  const work = useLadderWork()
   const [proposals, setProposals] = useState<ProposalSeen[] | null>(null)
   useEffect(() => {
     const { card } = bench.getState()

@@ -32,7 +32,7 @@ import {
 } from '@/core/card'
 import { RULES } from '@/core/check'
 import { DEMAND_WEIGHTS } from '@/core/ladder'
-import { LADDER } from '@/core/language'
+import { LADDER, SAY_CAUTIONS } from '@/core/language'
 import type { DeckJob } from '@/workers/deckFindings'
 import { Header } from '../chrome/Header'
 import { api, ApiError } from '../shared/api'
@@ -102,6 +102,7 @@ function Form({ deck, onSaved }: { deck: Deck; onSaved: (school: School) => void
     const tidied: School = {
       ...school,
       name: tidyLine(school.name),
+      consent: tidyLine(school.consent),
       cautionLead: tidyProse(school.cautionLead),
     }
     try {
@@ -195,6 +196,18 @@ function Form({ deck, onSaved }: { deck: Deck; onSaved: (school: School) => void
           autosize
           value={school.cautionLead}
           onChange={(event) => set({ cautionLead: dropUnwritable(event.currentTarget.value) })}
+        />
+        {!SAY_CAUTIONS.defers(school.cautionLead) && (
+          <Text size="sm" c="var(--alert)">
+            It names no clinician and no local rules; this is printed after it: “
+            {SAY_CAUTIONS.defer}”
+          </Text>
+        )}
+        <TextInput
+          mt="sm"
+          label="Said before every touch"
+          value={school.consent}
+          onChange={(event) => set({ consent: dropUnwritable(event.currentTarget.value) })}
         />
       </section>
 

@@ -1,0 +1,82 @@
+'use client'
+
+import { useCallback, useEffect, useState } from 'react'
+import { useStore } from 'zustand'
+import type { Card } from '@/core/card'
+import type { WayOut } from '@/core/cautions'
+import type { CardCautionsAnswer, CardCautionsJob, SeenFault } from '@/workers/cardCautions'
+import type { SeenWhy } from '@/workers/deckCautions'
+import { useBenchStore } from '../bench/store'
+import { api } from '../shared/api'
+import { useSchool } from '../shared/school'
+import { useWork } from '../shared/useWork'
+
+const cautionsWorker = () =>
+  new Worker(new URL('../../workers/cardCautions.worker.ts', import.meta.url), { type: 'module' })
+// What cannot be worked out is not shown; the words stay.
+const nothing = (): CardCautionsAnswer => ({})
+
+const form = (card: Card) => [
+  card.ladder,
+  card.enter,
+  card.otherWay,
+  card.exit,
+  card.setUp,
+  card.stay,
+  card.base,
+  card.writtenFor,
+  card.manner,
+]
+const ofVerdicts = (card: Card) => JSON.stringify([form(card), card.cautions, card.traits])
+const ofFaults = (card: Card) => JSON.stringify([form(card), card.mistakes, card.alignment])
+
+/** The verdicts of the card on the bench, worked out beside the page at each pause; null until then. */
+export function useCardVerdicts(): { verdicts: SeenWhy[]; sure: boolean } | null {
+  const bench = useBenchStore()
+  const school = useSchool()
+  const key = useStore(bench.quiet, ({ card }) => ofVerdicts(card))
+  const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
+  const [seen, setSeen] = useState<{ verdicts: SeenWhy[]; sure: boolean } | null>(null)
+  useEffect(() => {
+    const { card } = bench.quiet.getState()
+    work({ ask: 'verdicts', card, school }, ({ verdicts, sure = false }) => {
+      if (verdicts) setSeen({ verdicts, sure })
+    })
+  }, [bench, key, school, work])
+  return seen
+}
+
+/** Cards where somebody may go who has no rung here: the deck is read when it is asked for. */
+export function useWays(): (condition: string, tell: (ways: WayOut[] | string) => void) => void {
+  const bench = useBenchStore()
+  const school = useSchool()
+  const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
+  return useCallback(
+    (condition, tell) => {
+      void api<{ cards: { card: Card }[] }>('/api/deck').then(
+        ({ cards: deck }) => {
+          const { card } = bench.getState()
+          work({ ask: 'ways', card, school, condition, deck }, ({ ways }) => tell(ways ?? []))
+        },
+        (error: Error) => tell(error.message)
+      )
+    },
+    [bench, school, work]
+  )
+}
+
+/** The wrong forms of the mistakes on the bench, by the place of the mistake; null until they are drawn. */
+export function useFaults(): ReadonlyMap<number, SeenFault> | null {
+  const bench = useBenchStore()
+  const school = useSchool()
+  const key = useStore(bench.quiet, ({ card }) => ofFaults(card))
+  const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
+  const [seen, setSeen] = useState<ReadonlyMap<number, SeenFault> | null>(null)
+  useEffect(() => {
+    const { card } = bench.quiet.getState()
+    work({ ask: 'faults', card, school }, ({ faults }) => {
+      if (faults) setSeen(new Map(faults.map((each) => [each.at, each])))
+    })
+  }, [bench, key, school, work])
+  return seen
+}

@@ -1,0 +1,70 @@
+import type { Card, School } from '@/core/card'
+import { conditionsOf, type WayOut, waysOut } from '@/core/cautions'
+import { type Drawing, drawnFigure } from '@/core/figure'
+import { sheetOf } from '@/core/print'
+import { type SeenWhy, whyOf } from './deckCautions'
+
+/** What is asked of the card on the bench. */
+export type CardCautionsJob =
+  | { ask: 'verdicts'; card: Card; school: School }
+  | { ask: 'ways'; card: Card; school: School; condition: string; deck: { card: Card }[] }
+  /** The wrong form beside the right one, of each mistake that has one. */
+  | { ask: 'faults'; card: Card; school: School }
+
+export interface SeenFault {
+  /** Place of the mistake. */
+  at: number
+  drawn: { drawing: Drawing; caption: string }[]
+}
+
+export interface CardCautionsAnswer {
+  verdicts?: SeenWhy[]
+  /** Whether the form of every rung is known. */
+  sure?: boolean
+  ways?: WayOut[]
+  faults?: SeenFault[]
+}
+
+/** Answers one job about a card; a card that cannot be worked out gives nothing. */
+export function cardCautions(job: CardCautionsJob): CardCautionsAnswer {
+  try {
+    switch (job.ask) {
+      case 'verdicts': {
+        const verdicts = conditionsOf(job.school).flatMap(
+          ({ id }) => whyOf(job.card, id, [], job.school) ?? []
+        )
+        return { verdicts, sure: verdicts[0]?.rungs.every(({ sure }) => sure) ?? false }
+      }
+      case 'ways':
+        return {
+          ways: waysOut(
+            job.card,
+            [job.condition],
+            job.deck.map(({ card }) => card),
+            job.school
+          ).slice(0, 6),
+        }
+      case 'faults': {
+        const part = sheetOf(job.card, job.school).parts.find(({ id }) => id === 'mistakes')
+        const items = part?.blocks.flatMap((block) => (block.kind === 'list' ? block.items : []))
+        return {
+          faults: (items ?? []).flatMap(({ drawn = [] }, at) =>
+            drawn.length === 0
+              ? []
+              : [
+                  {
+                    at,
+                    drawn: drawn.map(({ figure, letters, shown, caption }) => ({
+                      drawing: drawnFigure(figure, letters, shown),
+                      caption,
+                    })),
+                  },
+                ]
+          ),
+        }
+      }
+    }
+  } catch {
+    return {}
+  }
+}

@@ -1,0 +1,5 @@
+import { cardCautions, type CardCautionsJob } from './cardCautions'
+
+self.onmessage = ({ data }: MessageEvent<CardCautionsJob>) => {
+  self.postMessage(cardCautions(data))
+}
