@@ -1,12 +1,14 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { ribbonOf, timelineOf } from '../../src/core/breath'
-import { type Card, DEFAULT_SCHOOL, withValue } from '../../src/core/card'
+import { type Card, DEFAULT_SCHOOL, type School, withValue } from '../../src/core/card'
+import { askedOf, DEFAULT_POLICY, policyFrom } from '../../src/core/cautions'
 import { checkCard } from '../../src/core/check'
 import { type Figure, finalFigure, solve } from '../../src/core/figure'
 import { readCard } from '../../src/core/formats'
 import { demandsOf, rungForm } from '../../src/core/ladder'
 import { draftsOf, readCard as readLines } from '../../src/core/reading'
 import { cardLedFrom, rewriteSided, sidedLines } from '../../src/core/sides'
+import { followDeck } from '../../src/workers/deckCautions'
 import { deckFindings } from '../../src/workers/deckFindings'
 import { workFigure } from '../../src/workers/figure'
 import { player } from '../../src/workers/play'
@@ -176,6 +178,52 @@ const solves = microseconds(() => formsOfDeck.forEach((figure) => solve(figure))
 const rated = rungsOf(1)
 const demands = microseconds(() => rated.forEach((each) => demandsOf(each, DEFAULT_SCHOOL)))
 
+/** The verdicts of 1,000 cards of five rungs for 40 conditions, and the same traits read once. */
+const FIVE_OWN = Array.from({ length: 5 }, (_, i) => ({
+  id: `own-${i}`,
+  group: 'our own',
+  name: `own ${i}`,
+  synonyms: [],
+}))
+const ownSchool: School = {
+  ...DEFAULT_SCHOOL,
+  conditions: FIVE_OWN,
+  policy: policyFrom([
+    ...DEFAULT_POLICY,
+    ...FIVE_OWN.flatMap(({ id }, i) =>
+      DEFAULT_POLICY.slice(i * 4, i * 4 + 4).map((rule, k) => ({
+        ...rule,
+        id: `${id}/${k}`,
+        condition: id,
+      }))
+    ),
+  ]),
+}
+const fiveRungs = deck.map(({ card: each }, i) => {
+  const rungs = each.ladder.length > 0 ? each.ladder : demo[0]!.ladder
+  const own = Array.from({ length: 5 }, (_, k) => rungs[k % rungs.length]!)
+  return {
+    card: {
+      ...each,
+      ladder: own.map((rung, k) => ({
+        ...rung,
+        id: `r${k}`,
+        figure: {
+          ...rung.figure,
+          angles: {
+            ...(rung.figure?.angles as object | undefined),
+            head: { flexion: (i * 5 + k) / 5000 },
+          },
+        } as typeof rung.figure,
+      })),
+    },
+  }
+})
+const traits = microseconds(() => fiveRungs.forEach(({ card: each }) => askedOf(each, ownSchool)))
+const verdicts = microseconds(() =>
+  followDeck()({ n: 1, ask: 'load', cards: fiveRungs, school: ownSchool }, () => undefined)
+)
+
 const middle = (all: number[]) => all.sort((a, b) => a - b)[Math.floor(all.length / 2)]!
 
 console.log(
@@ -193,5 +241,7 @@ console.log(
     demands: demands / 1000,
     solves: solves / 1000,
     rungs: formsOfDeck.length,
+    traits: traits / 1000,
+    verdicts: verdicts / 1000,
   })
 )

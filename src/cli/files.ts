@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import type { Card } from '@/core/card'
+import { type Card, School } from '@/core/card'
 import { CardFileError, decodeText, describeProblems, readCardBytes } from '@/core/formats'
 import { BadCall, out } from './badCall'
 
@@ -49,6 +49,21 @@ export function cardsFrom(files: string[]): { file: string; card: Card }[] {
   })
   if (wrong.length) throw new BadCall(wrong.join('\n'))
   return cards
+}
+
+/** The rules of a school, as `/api/school` gives them or as its own JSON. */
+export function schoolFrom(file: string): School {
+  let data: unknown
+  try {
+    data = JSON.parse(textOf(file))
+  } catch (error) {
+    if (error instanceof BadCall) throw error
+    throw new BadCall(`${file}:1: this is no valid JSON`)
+  }
+  const read = School.safeParse((data as { school?: unknown } | null)?.school ?? data)
+  if (read.success) return read.data
+  const [first] = read.error.issues
+  throw new BadCall(`${file}:1: ${first!.path.join('.')}: ${first!.message}`)
 }
 
 /** Writes to a file, or to the standard output when none is named. */

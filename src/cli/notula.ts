@@ -93,6 +93,7 @@ async function run(argv: string[]): Promise<number> {
     .description('tell, rung by rung, what a form means for people with some conditions')
     .argument('<file>')
     .requiredOption('--has <conditions>', 'names with commas between, as "glaucoma, vertigo"')
+    .option('--school <file>', 'the rules of a school as JSON, with its policy')
     .option('--json', 'as JSON')
     .action(async (file, options) => {
       code = (await import('./verbs/verdicts')).verdicts(file, options)

@@ -31,7 +31,7 @@ export function cardCautions(job: CardCautionsJob): CardCautionsAnswer {
     switch (job.ask) {
       case 'verdicts': {
         const verdicts = conditionsOf(job.school).flatMap(
-          ({ id }) => whyOf(job.card, id, [], job.school) ?? []
+          ({ id }) => whyOf(job.card, id, null, job.school) ?? []
         )
         return { verdicts, sure: verdicts[0]?.rungs.every(({ sure }) => sure) ?? false }
       }

@@ -76,7 +76,8 @@ export interface SeenWhy {
     /** What is usual, as it is kept with a reason. */
     basis: string
   }[]
-  ways: WayOut[]
+  /** Where else one may go; null when the deck is not looked at. */
+  ways: WayOut[] | null
 }
 
 /** One verdict that other rules would change. */
@@ -103,6 +104,7 @@ export type CautionsAnswer =
   | { n: number; told: 'room'; cards: RoomCard[]; props: Record<string, number> }
 
 const EVERY = 10
+const MOST_WAYS = 8
 
 export const byOf = (cell: Cell): CellBy =>
   cell.stale ? 'stale' : cell.milder ? 'milder' : cell.by
@@ -132,7 +134,7 @@ function seenCard(card: Card, { rungs, rows }: Judged): SeenCard {
 export function whyOf(
   card: Card,
   condition: string,
-  deck: readonly Card[],
+  deck: readonly Card[] | null,
   school: School
 ): SeenWhy | null {
   const { rungs, rows } = judgedCard(card, school)
@@ -165,7 +167,7 @@ export function whyOf(
         ? [cell.typed.caution.say, cell.typed.caution.reason].filter(Boolean).join(' · ')
         : '',
     })),
-    ways: waysOut(card, [condition], deck, school).slice(0, 8),
+    ways: deck && waysOut(card, [condition], deck, school).slice(0, MOST_WAYS),
   }
 }
 

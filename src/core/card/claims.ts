@@ -1,6 +1,7 @@
 import { claimWordsOf, RULE_WORDS } from '../language'
 import type { Card } from './card'
 import { partsOf, type Want } from './parts'
+import { remember } from './remember'
 import type { Found, Rule } from './rules'
 
 type Words = NonNullable<ReturnType<typeof claimWordsOf>>
@@ -24,6 +25,19 @@ const linesOf = (card: Card, wide: boolean) =>
   wide
     ? partsOf(card, isTold).filter(({ key }) => !PLAIN.has(String(key)))
     : card.effects.map(({ text }, i) => ({ path: `effects[${i}].text`, value: text }))
+
+/** A language’s words, kept from one key press to the next. */
+const quick = new WeakMap<Words, Words>()
+function quickly(words: Words): Words {
+  const known = quick.get(words) ?? {
+    ...words,
+    cure: remember(words.cure),
+    promise: remember(words.promise),
+    number: remember(words.number),
+  }
+  quick.set(words, known)
+  return known
+}
 
 function claims(
   card: Card,
@@ -58,7 +72,7 @@ const rule = (
   severity: 'mend',
   check: (card) => {
     const words = claimWordsOf(card.language)
-    return words ? check(card, words) : []
+    return words ? check(card, quickly(words)) : []
   },
 })
 

@@ -9,7 +9,7 @@ import {
   type RungVerdict,
   strictest,
   stricter,
-  verdictOf,
+  verdictsOf,
   withOneRung,
 } from './verdicts'
 
@@ -122,7 +122,17 @@ export function heldAgainst<T extends RungVerdict>(
 const isMilder = (card: Card, row: readonly RungVerdict[], i: number, caution: Caution) =>
   i === describedAt(card) && stricter(heldAgainst(card, row, caution).verdict, caution.verdict)
 
+const plainCells = new WeakMap<RungVerdict, Cell>()
+
+/** What holds where a card says nothing. */
+function plainCell(usual: RungVerdict): Cell {
+  const cell = plainCells.get(usual) ?? { ...usual, usual: usual.verdict, by: 'policy' as const }
+  plainCells.set(usual, cell)
+  return cell
+}
+
 function withTyped(card: Card, row: RungVerdict[], typed: readonly Typed[]): Cell[] {
+  if (typed.length === 0) return row.map(plainCell)
   return row.map((usual, i): Cell => {
     const mine = typed.filter(({ caution }) => speaksOf(card, caution)(i))
     // What names the rung counts before what names none.
@@ -130,7 +140,7 @@ function withTyped(card: Card, row: RungVerdict[], typed: readonly Typed[]): Cel
       mine.find(({ caution }) => isOverride(caution) && caution.rung !== undefined) ??
       mine.find(({ caution }) => isOverride(caution)) ??
       mine[0]
-    const cell: Cell = { ...usual, usual: usual.verdict, by: 'policy' }
+    const cell = plainCell(usual)
     if (!own) return cell
     const { caution } = own
     if (isOverride(caution)) {
@@ -164,8 +174,10 @@ function judgedBy(card: Card, school: CautionSchool): Judged {
   const policy: readonly PolicyRule[] = policyOf(school)
   const asked = askedOf(whole, school)
   const typed = typedOn(card, school)
-  const rows = conditionsOf(school).map((condition): Row => {
-    const row = asked.map((traits) => verdictOf(traits, condition, policy))
+  const conditions = conditionsOf(school)
+  const byRung = asked.map((traits) => verdictsOf(traits, conditions, policy))
+  const rows = conditions.map((condition, at): Row => {
+    const row = byRung.map((verdicts) => verdicts[at]!)
     const mine = typed.filter((each) => each.condition?.id === condition.id)
     const cells = withTyped(whole, row, mine)
     return { condition, cells, open: highestOpen([cells]) }

@@ -125,7 +125,11 @@ export function roomCard(
   const opposed = new Set(all?.against.flat())
   const name = (rung: string) =>
     plainText(judged.rungs.find(({ id }) => id === rung)!.name, card) || titleOf(card)
+  // What is said to all must be open to all; the rest is said so that nobody has to say why.
   const higher = onLadder.filter(({ i }) => i > firstRung.i)
+  const shutAt = higher.findIndex(({ shut }) => shut.length > 0)
+  const forAll = shutAt < 0 ? higher : higher.slice(0, shutAt)
+  const forSome = shutAt < 0 ? [] : higher.slice(shutAt)
   const change = (all?.change ?? []).filter((each) => !opposed.has(each))
   return {
     id: card.id,
@@ -149,7 +153,8 @@ export function roomCard(
     say: [
       SAY_CAUTIONS.allBegin(name(firstRung.id)),
       ...change.map((each) => SAY_CAUTIONS.whoLikes(each)),
-      ...(higher.length > 0 ? [SAY_CAUTIONS.goOn(name(higher.at(-1)!.id))] : []),
+      ...(forAll.length > 0 ? [SAY_CAUTIONS.goOn(name(forAll.at(-1)!.id))] : []),
+      ...(forSome.length > 0 ? [SAY_CAUTIONS.someGoOn(name(forSome.at(-1)!.id))] : []),
       SAY_CAUTIONS.anyPain,
     ],
     against: all?.against ?? [],

@@ -166,7 +166,8 @@ function ofForm(figure: Figure): Omit<Traits, 'breath held' | 'stay'> {
   }
 }
 
-const formsKnown = new WeakMap<Figure, Omit<Traits, 'breath held' | 'stay'>>()
+/** By the solved body: two figures that are alike share it. */
+const formsKnown = new WeakMap<Solved, Omit<Traits, 'breath held' | 'stay'>>()
 
 /** Seconds of the longest hold of a card: of a step, or of each breath of the stay. */
 function heldBreath(card: Card, school: Pick<School, 'pace'>): number {
@@ -203,10 +204,11 @@ export function traitsOf(
 ): RungTraits {
   const done = atRung(card, rungId)
   const { figure, sure } = rungForm(card, rungId)
-  let form = figure && formsKnown.get(figure)
-  if (figure && !form) {
+  const body = figure && solved(figure)
+  let form = body && formsKnown.get(body)
+  if (figure && body && !form) {
     form = ofForm(figure)
-    formsKnown.set(figure, form)
+    formsKnown.set(body, form)
   }
   const told = sure && figure !== null
   // What the form shows is not set by hand.

@@ -88,6 +88,34 @@ export function verdictOf(
   }
 }
 
+/** How many rungs are remembered for one policy. */
+const MOST_KEPT = 2000
+const rows = new WeakMap<readonly PolicyRule[], WeakMap<object, Map<string, RungVerdict[]>>>()
+
+/**
+ * The verdicts of all conditions on one rung, in their order. A rung that asks the same as one
+ * before has the same.
+ */
+export function verdictsOf(
+  rung: RungTraits,
+  conditions: readonly Condition[],
+  policy: readonly PolicyRule[]
+): readonly RungVerdict[] {
+  const byList = rows.get(policy) ?? new WeakMap<object, Map<string, RungVerdict[]>>()
+  rows.set(policy, byList)
+  const known = byList.get(conditions) ?? new Map<string, RungVerdict[]>()
+  byList.set(conditions, known)
+  const told = rung.sure || rung.known === WITHOUT_FORM ? rung.sure : [...rung.known].join()
+  const key = `${rung.id} ${told} ${Object.values(rung.traits).join()}`
+  let all = known.get(key)
+  if (!all) {
+    if (known.size >= MOST_KEPT) known.clear()
+    all = conditions.map((condition) => verdictOf(rung, condition, policy))
+    known.set(key, all)
+  }
+  return all
+}
+
 /** More than breath and stay are known when some were set by hand. */
 const unseenWords = (known: ReadonlySet<Trait>, unseen: readonly Trait[]) =>
   known.size > 2 ? SAY_CAUTIONS.notSet(unseen) : SAY_CAUTIONS.notDrawn

@@ -1,6 +1,7 @@
 import { stemmer } from 'stemmer'
 import { type Card, type Found, titleOf } from '../card'
 import { mistakeWordsOf, readerOf } from '../language'
+import { partsIn } from '../reading'
 import { plainText } from '../sides'
 
 /** What a mistake is about, read from its words. */
@@ -47,11 +48,10 @@ function underOf(alike: readonly (readonly string[])[]): Map<string, string> {
 
 function read(card: Card, at: number): Read | null {
   const words = mistakeWordsOf(card.language)
-  const reader = readerOf(card.language)
   const seen = card.mistakes[at]!.seen
-  if (!words || !reader || !seen) return null
+  if (!words || !readerOf(card.language) || !seen) return null
   const plain = level(plainText(seen, card))
-  const parts = new Set<string>(reader.parts(plain))
+  const parts = new Set<string>(partsIn(plain, card.language))
   const front = /\bfront (?:knee|foot|leg|hip|heel|thigh)/.test(plain)
     ? 'front'
     : /\bback (?:knee|foot|leg|hip|heel|thigh)/.test(plain)
@@ -67,7 +67,7 @@ function read(card: Card, at: number): Read | null {
   const all = new Set(own.map(meantBy))
   const places = new Set((plain.match(words.places) ?? []).flatMap((place) => place.split(/[ -]/)))
   const isPart = (word: string) =>
-    reader.parts(word).length > 0 || reader.parts(`the ${word}`).length > 0
+    partsIn(word, card.language).length > 0 || partsIn(`the ${word}`, card.language).length > 0
   const fault = new Set(
     own.filter((word) => !isPart(word) && word !== 'front' && !places.has(word)).map(meantBy)
   )

@@ -1,6 +1,7 @@
 import { paceOf, speechSeconds } from '../breath'
 import { type Card, type Found, type Rule, type School } from '../card'
 import { LABELS, mistakeWordsOf, readerOf, RULE_WORDS, touchWordsOf } from '../language'
+import { partsIn } from '../reading'
 import { plainText } from '../sides'
 import { oneWording } from './alike'
 
@@ -66,10 +67,9 @@ function tooLong(card: Card, words: Words, school: School): Found[] {
 }
 
 function namesNoPart(card: Card, words: Words): Found[] {
-  const reader = readerOf(card.language)
-  if (!reader) return []
+  if (!readerOf(card.language)) return []
   return card.mistakes.flatMap(({ say }, i): Found[] =>
-    !say || words.needsNoPart(say) || reader.parts(say).length > 0
+    !say || words.needsNoPart(say) || partsIn(say, card.language).length > 0
       ? []
       : [{ where: `mistakes[${i}].say`, message: words.noPart(say) }]
   )

@@ -1,5 +1,5 @@
 import type { Card } from '../card'
-import { type Instruction, type LineRead, type Place, readerOf } from '../language'
+import { type BodyPart, type Instruction, type LineRead, type Place, readerOf } from '../language'
 import { sidedLines } from '../sides'
 import { knownOf, type Known, nothingKnown, settle } from './settle'
 
@@ -28,6 +28,21 @@ function read(text: string, language: string): LineRead {
 export function readLine(text: string, language = 'en', known: Known = nothingKnown()): LineRead {
   const { instructions, ...rest } = read(text, language)
   return { ...rest, instructions: settle(instructions, known) }
+}
+
+const named = new Map<string, readonly BodyPart[]>()
+
+/** The parts of the body that a line names, worked out once; none in a language that is not read. */
+export function partsIn(text: string, language: string): readonly BodyPart[] {
+  const reader = readerOf(language)
+  if (!reader) return []
+  const key = `${language} ${text}`
+  const before = named.get(key)
+  if (before) return before
+  const now = reader.parts(text)
+  if (named.size >= MOST_KEPT) named.clear()
+  named.set(key, now)
+  return now
 }
 
 /** A line of a card with what was read in it. */

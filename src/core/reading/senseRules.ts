@@ -32,7 +32,7 @@ import {
 } from '../language'
 import { otherSide } from '../sides'
 import { finalDraft, type Form, formsOf } from './draft'
-import { readCard, readLine, type ReadLine } from './readLine'
+import { partsIn, readCard, readLine, type ReadLine } from './readLine'
 import { limbOf } from './settle'
 
 /** The forms of a card as its words move it, worked out once for the rules that ask. */
@@ -603,11 +603,10 @@ const REGION_OF: Record<BodyPart, number> = {
 const near = (a: number, b: number) => a < 0 || b < 0 || Math.abs(a - b) <= 1
 
 function mistakeTouches(card: Card): Found[] {
-  const reader = readerOf(card.language)!
   return card.mistakes.flatMap((mistake, i) => {
     const cue = card.alignment.find(({ id }) => id === mistake.cue)
     if (!cue || !mistake.say) return []
-    const said = reader.parts(mistake.say)
+    const said = partsIn(mistake.say, card.language)
     const { instructions } = readLine(mistake.say, card.language)
     // Sitting higher or turning as a whole reaches everywhere.
     if (
@@ -617,7 +616,7 @@ function mistakeTouches(card: Card): Found[] {
       return []
     const about = [
       REGIONS.indexOf(cue.region),
-      ...reader.parts(cue.text).map((part) => REGION_OF[part]),
+      ...partsIn(cue.text, card.language).map((part) => REGION_OF[part]),
     ]
     if (said.some((part) => about.some((region) => near(REGION_OF[part], region)))) return []
     return [

@@ -8,9 +8,11 @@ import { INK, RULE, s } from './style'
 /** Cards on one sheet. */
 const COLUMNS = 26
 const NAME_WIDTH = 132
-const CELL_WIDTH = 24
+const SHEET_WIDTH = 790
+/** Cells share the sheet, and are no wider than is read along a line. */
+const cellWidth = (cards: number) => Math.min(32, (SHEET_WIDTH - NAME_WIDTH) / cards)
 const HEAD_HEIGHT = 92
-const ROW_HEIGHT = 12.4
+const ROW_HEIGHT = 11
 
 interface Column {
   card: Card
@@ -18,9 +20,9 @@ interface Column {
 }
 
 /** A title that stands on its end: letters would be too small across. */
-function Upright({ text }: { text: string }) {
+function Upright({ text, width }: { text: string; width: number }) {
   return (
-    <View style={{ width: CELL_WIDTH, height: HEAD_HEIGHT }}>
+    <View style={{ width, height: HEAD_HEIGHT }}>
       <Text
         style={{
           position: 'absolute',
@@ -43,6 +45,7 @@ function Upright({ text }: { text: string }) {
 
 function Sheet({ columns, school }: { columns: Column[]; school: School }) {
   const { rows } = columns[0]!.judged
+  const width = cellWidth(Math.max(columns.length, 20))
   return (
     <Page size="A4" orientation="landscape" style={{ ...s.page, paddingBottom: 24 }}>
       <View style={{ ...s.row, alignItems: 'flex-end' }}>
@@ -57,7 +60,7 @@ function Sheet({ columns, school }: { columns: Column[]; school: School }) {
           <Text style={s.small}>{SAY_CAUTIONS.wallBelow}</Text>
         </View>
         {columns.map(({ card }) => (
-          <Upright key={card.id} text={titleOf(card)} />
+          <Upright key={card.id} text={titleOf(card)} width={width} />
         ))}
       </View>
       {rows.map((row, i) => (
@@ -65,27 +68,27 @@ function Sheet({ columns, school }: { columns: Column[]; school: School }) {
           key={row.condition.id}
           style={{
             ...s.row,
-            height: ROW_HEIGHT,
+            minHeight: ROW_HEIGHT,
+            paddingBottom: 2,
             alignItems: 'center',
             borderTopWidth: 0.5,
             borderTopColor: rows[i - 1]?.condition.group === row.condition.group ? RULE : INK,
           }}
           wrap={false}
         >
-          <Text style={{ width: NAME_WIDTH, fontSize: 8 }}>{row.condition.name}</Text>
+          <Text style={{ width: NAME_WIDTH, fontSize: 8, lineHeight: 1.2 }}>
+            {row.condition.name}
+          </Text>
           {columns.map(({ card, judged }) => {
             const own = judged.rows[i]!
             const cell = describedCell(judged, own)
             const at = judged.rungs.findIndex(({ described }) => described)
             const below = cell.verdict !== 'fine' && cell.verdict !== 'change' && openBelow(own, at)
             return (
-              <View
-                key={card.id}
-                style={{ ...s.row, width: CELL_WIDTH, alignItems: 'center', paddingLeft: 8 }}
-              >
+              <View key={card.id} style={{ ...s.row, width, alignItems: 'center', paddingLeft: 8 }}>
                 <VerdictMark verdict={cell.verdict} />
                 {below && (
-                  <Text style={{ fontSize: 7, marginLeft: 1 }}>
+                  <Text style={{ fontSize: 7, lineHeight: 1.2, marginLeft: 1 }}>
                     {judged.rungs.findIndex(({ id }) => id === below.rung) + 1}
                   </Text>
                 )}

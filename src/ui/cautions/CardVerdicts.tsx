@@ -79,7 +79,7 @@ export function CardVerdicts() {
           </button>
         )}
       </div>
-      <div className={classes.aside} aria-live="polite">
+      <div className={classes.beside} aria-live="polite">
         {why ? (
           <Decide key={why.condition.id} why={why} />
         ) : (
@@ -142,7 +142,6 @@ function Decide({ why }: { why: SeenWhy }) {
             onClick={() =>
               add({
                 verdict: rung.usual === 'fine' ? 'ask-first' : 'fine',
-                reason: '',
                 over: rung.basis,
                 ...(rungs.length > 1 ? { rung: id } : {}),
               })

@@ -68,7 +68,7 @@ export function Why({
           </li>
         ))}
       </ol>
-      {rungs.every(({ verdict }) => verdict === 'avoid' || verdict === 'ask-first') && (
+      {ways && rungs.every(({ verdict }) => verdict === 'avoid' || verdict === 'ask-first') && (
         <>
           <h4>Somewhere to go</h4>
           {ways.length === 0 && (

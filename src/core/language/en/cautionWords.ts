@@ -97,6 +97,8 @@ export const englishCautions = {
   whoLikes: (change: string) => `“Whoever likes: ${change}.”`,
   goOn: (rung: string) =>
     `“When it is steady and the breath is even, go on as far as you like, up to: ${rung}. Staying is as good as going on.”`,
+  someGoOn: (rung: string) =>
+    `“Some of you know ${rung}, and go on to it. If we agreed on staying here, or you like it here, stay.”`,
   anyPain:
     '“Any pain, tingling, pinching or shortness of breath: come out, and rest. If your clinician told you otherwise, do as they said.”',
   noTable: (missing: readonly string[]) =>
@@ -110,6 +112,9 @@ export const englishCautions = {
     `${condition}${rung ? `, ${rung}` : ''}: ${from} becomes ${to}`,
   wallBelow: 'A number: the rung that is open, from the lowest.',
   wallEmpty: 'There are no cards yet.',
+  cardSays: 'the card says so itself',
+  goAgainst: (a: string, b: string) =>
+    `These go against each other: “${a}” and “${b}”. Choose with the person.`,
   none: 'name at least one condition',
   open: (name: string) => `highest rung open: ${name}`,
   closed: 'no rung is open',
