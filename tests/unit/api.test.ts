@@ -14,10 +14,16 @@ import { GET as exported } from '@/app/api/export/route'
 import { GET as health } from '@/app/api/health/route'
 import { POST as taken } from '@/app/api/import/route'
 import { POST as mend } from '@/app/api/mend/route'
+import { GET as verdicts, POST as planVerdicts } from '@/app/api/cautions/csv/route'
+import { GET as wall } from '@/app/api/cautions/pdf/route'
+import { DELETE as forgetRoom } from '@/app/api/rooms/[id]/route'
+import { GET as rooms, POST as keepRoom } from '@/app/api/rooms/route'
 import { GET as school, PUT as saveSchool } from '@/app/api/school/route'
+import { GET as schoolVersions } from '@/app/api/school/versions/route'
 import { GET as search } from '@/app/api/search/route'
 import { GET as shelf } from '@/app/api/shelf/route'
 import { BASES, Card, SECTIONS, School, STATUSES } from '@/core/card'
+import { DEFAULT_POLICY, policyFrom, Room } from '@/core/cautions'
 import { writeMarkdown } from '@/core/formats'
 import { closeDb, db } from '@/server/db'
 import { endJobs } from '@/server/jobs/pool'
@@ -431,6 +437,87 @@ test('the school’s rules are read, set, and not set over other ones', async ()
   expect(late.current).toEqual(after)
   await refused(await put({ school: { ...after, speechRate: 1 }, from: after }), 400)
   await ok(await put({ school: before, from: after }), Rules)
+})
+
+test('each set of the school’s rules stays as a version, and none of them can be changed', async () => {
+  const Rules = z.strictObject({ school: School })
+  const Versions = z.strictObject({
+    versions: z.array(
+      z.strictObject({
+        version: z.int(),
+        school: School,
+        author: z.string(),
+        note: z.string(),
+        savedAt: z.iso.datetime(),
+      })
+    ),
+  })
+  const { school: before } = await ok(await school(), Rules)
+  const [rule] = DEFAULT_POLICY
+  const after = { ...before, policy: policyFrom(DEFAULT_POLICY.slice(1)) }
+  const put = (body: object) => saveSchool(saying(body, 'PUT'))
+  await ok(await put({ school: after, from: before, author: 'Ada', note: 'policy' }), Rules)
+  const { versions: all } = await ok(await schoolVersions(), Versions)
+  expect(all[0]).toMatchObject({ author: 'Ada', note: 'policy', school: after })
+  expect(all[0]!.school.policy.without).toEqual([rule!.id])
+  await ok(await put({ school: before, from: after }), Rules)
+  expect((await ok(await schoolVersions(), Versions)).versions.length).toBe(all.length + 1)
+  await expect(db()('school_versions').update({ note: 'x' })).rejects.toThrow('append-only')
+  await expect(db()('school_versions').delete()).rejects.toThrow('append-only')
+  const odd = { ...before, policy: { rules: [{ ...rule, least: -1 }], without: [] } }
+  await refused(await put({ school: odd, from: before }), 400)
+  const fine = { ...before, policy: { rules: [{ ...rule, verdict: 'fine' }], without: [] } }
+  await refused(await put({ school: fine, from: before }), 400)
+})
+
+test('a room is kept as counts, with no names, and is gone after its day', async () => {
+  const Rooms = z.strictObject({
+    rooms: z.array(z.strictObject({ id: z.uuid(), room: Room, until: z.iso.date() })),
+  })
+  const day = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+  const room = { people: 9, counts: { wrist: 2 }, cards: ['tree'] }
+  const keep = (body: object) => keepRoom(saying(body))
+  expect((await ok(await rooms(), Rooms)).rooms).toEqual([])
+  const made = await ok(await keep({ room, until: day(3) }), z.strictObject({ id: z.uuid() }), 201)
+  expect((await ok(await rooms(), Rooms)).rooms).toEqual([{ id: made.id, room, until: day(3) }])
+  // Nothing that could name anybody is taken.
+  await refused(await keep({ room: { ...room, names: ['Ada'] }, until: day(3) }), 400)
+  await refused(await keep({ room: { ...room, counts: { wrist: 'Ada' } }, until: day(3) }), 400)
+  await refused(await keep({ room, until: day(400) }), 400)
+  await refused(await keep({ room, until: day(-9) }), 400)
+  await refused(await keep({ room, until: 'soon' }), 400)
+  await refused(await keep({ room }), 400)
+  await db()('room_checks').update({ until: day(-2) })
+  expect((await ok(await rooms(), Rooms)).rooms).toEqual([])
+  expect(await db()('room_checks').first()).toBeUndefined()
+  const again = await ok(await keep({ room, until: day(0) }), z.strictObject({ id: z.uuid() }), 201)
+  await ok(await forgetRoom(at(), of({ id: again.id })), z.strictObject({ id: z.uuid() }))
+  await refused(await forgetRoom(at(), of({ id: again.id })), 404)
+  await refused(await forgetRoom(at(), of({ id: 'x' })), 404)
+})
+
+test('the verdicts of the deck go out as a table and a sheet, and a table comes back as a plan', async () => {
+  await create(saying({ ...NEW, name: 'Gate of the table' }))
+  const table = await verdicts()
+  expect(table.headers.get('content-type')).toBe('text/csv; charset=utf-8')
+  const text = await table.text()
+  expect(text).toMatch(/^card,title,rung,form,condition,verdict,usual,say,reason\r\n/)
+  const sheet = await wall()
+  expect(
+    Buffer.from(await sheet.arrayBuffer())
+      .subarray(0, 5)
+      .toString()
+  ).toBe('%PDF-')
+  const Plan = z.strictObject({
+    changed: z.array(
+      z.strictObject({ card: Card, title: z.string(), lines: z.array(z.string()), from: z.int() })
+    ),
+    same: z.int(),
+    problems: z.array(z.strictObject({ line: z.int(), message: z.string() })),
+  })
+  expect(await ok(await planVerdicts(saying({ text })), Plan)).toMatchObject({ changed: [] })
+  await refused(await planVerdicts(saying({ text: 'hello' })), 400)
+  await refused(await planVerdicts(saying({})), 400)
 })
 
 test('health says so, and nothing else', async () => {

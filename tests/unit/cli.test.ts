@@ -42,7 +42,7 @@ test('check tells what is to be mended, with 0 for good cards and 1 for a stop',
     {
       rule: 'card/links-lead-somewhere',
       severity: 'stop',
-      where: 'mistakes[0].cue',
+      where: 'mistakes[2].cue',
       message: 'There is no cue “a99” on this card.',
     },
   ])
@@ -295,6 +295,29 @@ test('verdicts tells each rung for people with some conditions; conditions lists
     err: expect.stringContaining('the nearest are eye pressure (glaucoma)'),
   })
   expect(notula(['verdicts', 'demo/gate.md', '--has', ' , '])).toMatchObject({ code: 2 })
+  // The policy of a school, as its page gives it; what the card says itself is told as such.
+  const policy = file(
+    'school.json',
+    JSON.stringify({
+      school: {
+        conditions: [{ id: 'jet-lag', group: 'our own', name: 'jet lag' }],
+        policy: { rules: [], without: ['eye-pressure/head-below-heart-8'] },
+      },
+    })
+  )
+  const ours = ['--school', policy, '--json']
+  const has = (names: string, card = 'standing-fold') =>
+    JSON.parse(notula(['verdicts', `demo/${card}.md`, '--has', names, ...ours]).out)
+  expect(has('glaucoma').conditions[0].rungs.at(-1)).toMatchObject({ verdict: 'ask-first' })
+  expect(has('jet lag').open).toBeNull()
+  expect(has('glaucoma', 'legs-up-the-wall').conditions[0].rungs[0]).toMatchObject({
+    verdict: 'avoid',
+    usual: 'fine',
+    by: 'reason',
+  })
+  expect(
+    notula(['verdicts', 'demo/gate.md', '--has', 'reflux', '--school', 'demo/gate.md'])
+  ).toMatchObject({ code: 2, err: expect.stringContaining('no valid JSON') })
   const list = notula(['conditions'])
   expect(list.out).toContain('eye pressure (glaucoma): glaucoma')
   expect(JSON.parse(notula(['conditions', '--json']).out).length).toBeGreaterThanOrEqual(30)
