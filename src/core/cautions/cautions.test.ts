@@ -1,8 +1,9 @@
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { demoCard, demoCards } from '../../../tests/support/cards'
 import { both, form, ladderCard, on, oneLeg } from '../../../tests/support/ladders'
 import { type Card, type Trait, TRAIT_NAMES, VERDICTS, type Verdict } from '../card'
-import type { Figure } from '../figure'
+import { type Figure, readFigure } from '../figure'
 import { rungForm } from '../ladder'
 import {
   ASK_ANYWAY,
@@ -19,6 +20,10 @@ import {
   verdictsFor,
 } from '.'
 
+const POSED = JSON.parse(readFileSync('tests/fixtures/forms.json', 'utf8')) as Record<
+  string,
+  unknown
+>
 const only = (figure: Figure, more: Partial<Card> = {}) => ladderCard({ it: figure }, 'it', more)
 const verdict = (card: Card, name: string): Verdict =>
   verdictsFor(card, conditionNamed(name)!).at(-1)!.verdict
@@ -68,6 +73,62 @@ const FORMS: Record<string, Figure> = {
   ),
   cobra: rungForm(demoCard('low-cobra'), 'low').figure!,
   twist: form('chair', { lowBack: { rotation: -10 }, ribs: { rotation: -34 } }),
+  fish: form(
+    'supine',
+    {
+      pelvis: { tilt: -90 },
+      lowBack: { flexion: -20 },
+      ribs: { flexion: -30 },
+      neck: { flexion: -45 },
+      head: { flexion: -20 },
+      ...both({ Elbow: { flexion: 90 }, Shoulder: { flexion: -20 } }),
+    },
+    {
+      contacts: on(
+        'floor',
+        'crown',
+        'pelvis',
+        ...['left', 'right'].flatMap((side) => [`${side} elbow`, `${side} heel`])
+      ),
+    }
+  ),
+  camel: form('kneeling', {
+    lowBack: { flexion: -22 },
+    ribs: { flexion: -20 },
+    neck: { flexion: -40 },
+    pelvis: { tilt: -25 },
+    ...both({ Hip: { flexion: -25 }, Shoulder: { flexion: -50 } }),
+  }),
+  /** Trunk and one leg level, on the other leg. */
+  level: form(
+    'standing',
+    {
+      pelvis: { tilt: 85 },
+      leftHip: { flexion: 88 },
+      rightHip: { flexion: -2 },
+      ...both({ Shoulder: { flexion: 175 } }),
+    },
+    { contacts: on('floor', 'left sole') }
+  ),
+  locust: form(
+    'prone',
+    { lowBack: { flexion: -22 }, ribs: { flexion: -18 }, ...both({ Hip: { flexion: -20 } }) },
+    { contacts: on('floor', 'belly') }
+  ),
+  lunge: form(
+    'kneeling',
+    {
+      leftHip: { flexion: 95 },
+      leftKnee: { flexion: 90 },
+      ...both({ Shoulder: { flexion: 175 } }),
+    },
+    { contacts: on('floor', 'left sole', 'right knee') }
+  ),
+  ...Object.fromEntries(
+    ['plough', 'crow', 'wheel', 'hero-seat', 'boat', 'headstand', 'eagle', 'side-plank'].map(
+      (name) => [name, readFigure(POSED[name]).figure!]
+    )
+  ),
 }
 
 describe('conditions', () => {
@@ -160,6 +221,49 @@ describe('verdicts of forms with nothing typed', () => {
     ['twist', 'osteoporosis', 'change'],
     ['twist', 'second trimester', 'avoid'],
     ['twist', 'acute back pain', 'avoid'],
+    ['fish', 'neck problem', 'avoid'],
+    ['fish', 'osteoporosis', 'avoid'],
+    ['fish', 'glaucoma', 'avoid'],
+    ['fish', 'wrist trouble', 'fine'],
+    ['camel', 'acute back pain', 'avoid'],
+    ['camel', 'neck problem', 'change'],
+    ['camel', 'glaucoma', 'fine'],
+    ['camel', 'knee trouble', 'change'],
+    ['level', 'vertigo', 'change'],
+    ['level', 'disc trouble', 'change'],
+    ['level', 'glaucoma', 'fine'],
+    ['level', 'wrist trouble', 'fine'],
+    ['locust', 'second trimester', 'avoid'],
+    ['locust', 'first trimester', 'ask-first'],
+    ['locust', 'reflux', 'change'],
+    ['locust', 'glaucoma', 'fine'],
+    ['lunge', 'heart disease', 'change'],
+    ['lunge', 'shoulder injury', 'change'],
+    ['lunge', 'knee trouble', 'change'],
+    ['lunge', 'vertigo', 'fine'],
+    ['plough', 'neck problem', 'avoid'],
+    ['plough', 'glaucoma', 'avoid'],
+    ['plough', 'high blood pressure', 'ask-first'],
+    ['plough', 'third trimester', 'avoid'],
+    ['crow', 'wrist trouble', 'change'],
+    ['crow', 'retina trouble', 'avoid'],
+    ['crow', 'recent knee surgery', 'avoid'],
+    ['wheel', 'third trimester', 'avoid'],
+    ['wheel', 'wrist trouble', 'change'],
+    ['wheel', 'glaucoma', 'avoid'],
+    ['hero-seat', 'recent knee surgery', 'avoid'],
+    ['hero-seat', 'knee trouble', 'change'],
+    ['hero-seat', 'vertigo', 'fine'],
+    ['boat', 'second trimester', 'avoid'],
+    ['boat', 'hernia', 'avoid'],
+    ['boat', 'glaucoma', 'fine'],
+    ['headstand', 'neck problem', 'avoid'],
+    ['headstand', 'high blood pressure', 'avoid'],
+    ['headstand', 'placenta praevia', 'avoid'],
+    ['eagle', 'vertigo', 'change'],
+    ['eagle', 'osteoporosis', 'change'],
+    ['side-plank', 'wrist trouble', 'change'],
+    ['side-plank', 'glaucoma', 'fine'],
   ])('%s, %s: %s', (name, condition, wanted) => {
     expect(verdict(only(FORMS[name]!), condition)).toBe(wanted)
   })

@@ -150,6 +150,7 @@ const LINES: readonly Line[] = [
   ['forward bend', 60, 'avoid', 'no deep forward bends', 'acute-back-pain'],
   ['forward bend', 60, 'ask-first', 'hinge little, hands on a chair', 'spine-injury'],
   ['back bend', 30, 'avoid', 'no back bends now', 'acute-back-pain'],
+  ['back bend', 50, 'avoid', 'no deep back bends now', ...PREGNANT],
   ['back bend', 30, 'ask-first', 'a small arch, shared by the whole back', 'spine-injury'],
   [
     'back bend',
@@ -245,8 +246,8 @@ const LINES: readonly Line[] = [
     'third-trimester',
   ],
   ['lying on the back', 1, 'change', 'raise head and chest', 'reflux'],
-  ['belly work', 22, 'avoid', 'no strong belly work', ...PREGNANT, 'hernia'],
-  ['belly work', 22, 'ask-first', 'knees down', 'first-trimester', 'recent-surgery'],
+  ['belly work', 19, 'avoid', 'no strong belly work', ...PREGNANT, 'hernia'],
+  ['belly work', 19, 'ask-first', 'knees down', 'first-trimester', 'recent-surgery'],
   // Balance
   [
     'one-leg balance',

@@ -92,7 +92,7 @@ function ofForm(figure: Figure): Omit<Traits, 'breath held' | 'stay'> {
       !/^(?:left|right) /.test(surface) &&
       surface !== 'wall'
   )
-  const oneLeg = standing.length === 1 && !others && Math.abs(tilt) < 75
+  const oneLeg = standing.length === 1 && !others && !sits
   const balance = demandOf(figure, 1).parts.balance.value
   // On hands and knees the trunk hangs between them, and is not folded at the hips.
   const allFours =
@@ -124,11 +124,14 @@ function ofForm(figure: Figure): Omit<Traits, 'breath held' | 'stay'> {
       Math.max(
         0,
         on(/^(?:shoulders|head|crown|forehead)$/) - HEAD_OWN,
-        turnedOver && touches(/^(?:shoulders|head|crown)$/) && hips > heart + 0.1 ? 100 : 0
+        turnedOver && touches(/^(?:shoulders|head|crown)$/) && hips > heart + 0.1 ? 100 : 0,
+        // Thrown back onto its crown it carries, too, whatever the elbows take.
+        neck < -35 && touches(/^crown$/) ? 80 : 0
       ),
     'neck back': Math.max(0, -neck),
-    // Only of a form that is turned over: the feet above the hips.
-    'hips above heart': turnedOver ? Math.max(0, (hips - heart) * USUAL_STATURE) : 0,
+    // Of a form that is turned over, the feet above the hips, or that stands on its shoulders.
+    'hips above heart':
+      turnedOver || touches(/^shoulders$/) ? Math.max(0, (hips - heart) * USUAL_STATURE) : 0,
     'loaded rounding': back && back.bends > 0 && held > 0.12 ? trunk : 0,
     'forward bend': Math.max(
       trunk,
