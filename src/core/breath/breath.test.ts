@@ -48,4 +48,10 @@ test('counts are said as breaths, seconds or minutes', () => {
   expect(paceWords({ in: 4, out: 6, holdIn: 2 })).toBe('4 s in, hold 2 s, 6 s out')
   expect(whenWords({ mealGapHours: 2, timeOfDay: 'morning' })).toBe('2 hours after a meal; morning')
   expect(whenWords({ mealGapHours: 0, timeOfDay: '' })).toBe('also straight after a meal')
+  // Where the school asks for something else, the exception says so.
+  expect(whenWords({ mealGapHours: 0, timeOfDay: '' }, '2 hours')).toBe(
+    'also straight after a meal (in our school: 2 hours)'
+  )
+  expect(whenWords({ mealGapHours: 2, timeOfDay: '' }, '2 hours')).toBe('2 hours after a meal')
+  expect(whenWords({ timeOfDay: 'any' }, '2 hours')).toBe('any')
 })

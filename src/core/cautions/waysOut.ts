@@ -7,6 +7,7 @@ import { isOpen, strictest, STRICTNESS } from './verdicts'
 export interface WayOut {
   card: string
   title: string
+  /** The highest that is open up to the form described, else the lowest above it. */
   rung: string
   /** Its name; empty for the one form of a card. */
   name: string
@@ -54,9 +55,13 @@ export function waysOut(
       if (!shares) return []
       const { rows, rungs } = judgedCard(other, school)
       const asked = rows.filter(({ condition }) => conditions.includes(condition.id))
-      const at = rungs.findLastIndex((_, i) =>
+      const opens = rungs.map((_, i) =>
         asked.every(({ condition, cells }) => letsIn(condition.id, cells[i]!.verdict))
       )
+      // One comes to the form described or to what leads to it, and goes on from there.
+      const top = rungs.findIndex(({ described }) => described)
+      const below = opens.slice(0, top + 1).lastIndexOf(true)
+      const at = below >= 0 ? below : opens.indexOf(true)
       if (at < 0) return []
       return [
         {

@@ -181,7 +181,8 @@ function when({ mealGapHours, timeOfDay }: Card['when'], usual?: string): string
       : mealGapHours === 0
         ? 'also straight after a meal'
         : `${count(mealGapHours, 'hour')} after a meal`
-  const other = gap && usual ? ` (in our school: ${usual})` : ''
+  const same = usual !== undefined && Number(/\d+(?:\.\d+)?/.exec(usual)?.[0]) === mealGapHours
+  const other = gap && usual && !same ? ` (in our school: ${usual})` : ''
   return [gap + other, timeOfDay].filter(Boolean).join('; ')
 }
 
