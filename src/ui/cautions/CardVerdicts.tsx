@@ -10,7 +10,7 @@ import { useBench, useBenchStore } from '../bench/store'
 import { VerdictMark } from '../shared/VerdictMark'
 import classes from './Cautions.module.css'
 import { useCardVerdicts, useWays } from './useCardCautions'
-import { Why } from './Why'
+import { sharing, Why } from './Why'
 
 /** Whether something is to be told of a condition: it is not plainly fine on every rung. */
 const tells = ({ rungs }: SeenWhy) =>
@@ -184,7 +184,7 @@ function Decide({ why }: { why: SeenWhy }) {
           {ways.map((way) => (
             <li key={way.card}>
               {way.title}
-              {way.name && `, ${way.name}`} ({LABELS.verdict[way.verdict]}; same {way.shares}){' '}
+              {way.name && `, ${way.name}`} ({LABELS.verdict[way.verdict]}; {sharing(way)}){' '}
               {mine?.instead === way.card ? (
                 <b>named</b>
               ) : (

@@ -3,6 +3,7 @@
 import { Text } from '@mantine/core'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
+import type { WayOut } from '@/core/cautions'
 import { LABELS } from '@/core/language'
 import type { CellBy, SeenWhy } from '@/workers/deckCautions'
 import { VerdictMark } from '../shared/VerdictMark'
@@ -15,6 +16,10 @@ const BY: Record<CellBy, string> = {
   stale: 'the card’s reason was given for another verdict: the stricter one stands',
   milder: 'the card is milder, and gives no reason: the usual one stands',
 }
+
+/** What another card has in common with the one that is closed, in words. */
+export const sharing = ({ shares }: WayOut) =>
+  shares === 'nothing' ? 'named on the card' : `same ${shares}`
 
 /** One condition on every rung of a card, from the top down: verdict, what it was read off, what to do. */
 export function Why({
@@ -80,7 +85,7 @@ export function Why({
             {ways.map((way) => (
               <li key={way.card}>
                 <Link href={`/cards/${way.card}`}>{way.title}</Link>
-                {way.name && `, ${way.name}`} ({LABELS.verdict[way.verdict]}; same {way.shares})
+                {way.name && `, ${way.name}`} ({LABELS.verdict[way.verdict]}; {sharing(way)})
               </li>
             ))}
           </ul>
