@@ -1,8 +1,8 @@
-import { claimWordsOf, RULE_WORDS } from '../language'
+import { claimWordsOf, type RULE_WORDS } from '../language'
 import type { Card } from './card'
 import { partsOf, type Want } from './parts'
 import { remember } from './remember'
-import type { Found, Rule } from './rules'
+import { type Found, type Rule, usualRule } from './rules'
 
 type Words = NonNullable<ReturnType<typeof claimWordsOf>>
 type Calmer = (line: string) => { words: string; calmer: string } | null
@@ -65,16 +65,11 @@ function claims(
 const rule = (
   id: keyof typeof RULE_WORDS & `claims/${string}`,
   check: (card: Card, words: Words) => Found[]
-): Rule => ({
-  id,
-  ...RULE_WORDS[id],
-  source: 'common practice',
-  severity: 'mend',
-  check: (card) => {
+): Rule =>
+  usualRule(id, 'mend', (card) => {
     const words = claimWordsOf(card.language)
     return words ? check(card, quickly(words)) : []
-  },
-})
+  })
 
 /** The rules about what is claimed of a pose. */
 export const claimRules: readonly Rule[] = [

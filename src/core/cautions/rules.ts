@@ -5,9 +5,10 @@ import {
   type Rule,
   type School,
   titleOf,
+  usualRule,
   type Verdict,
 } from '../card'
-import { LABELS, RULE_WORDS, SAY_CAUTIONS } from '../language'
+import { LABELS, SAY_CAUTIONS } from '../language'
 import { plainText } from '../sides'
 import { nearestConditions } from './conditions'
 import {
@@ -209,29 +210,15 @@ function cannotTell(card: Card, school: School): Found[] {
       ]
 }
 
-const rule = (
-  id: keyof typeof RULE_WORDS & `cautions/${string}`,
-  severity: Rule['severity'],
-  check: Rule['check'],
-  more: Partial<Rule> = {}
-): Rule => ({
-  id,
-  ...RULE_WORDS[id],
-  source: 'common practice',
-  severity,
-  check,
-  ...more,
-})
-
 /** The rules about what a card says of conditions, held against what the body does in it. */
 export const cautionRules: readonly Rule[] = [
-  rule('cautions/contradict', 'mend', contradicts),
-  rule('cautions/no-ground', 'note', stricterThanUsual),
-  rule('cautions/reason-holds', 'mend', staleReasons, { source: 'school' }),
-  rule('cautions/condition-known', 'note', unknownConditions),
-  rule('cautions/way-out', 'mend', noWayOut),
-  rule('cautions/instead-open', 'mend', () => [], { deck: insteadOpen }),
-  rule('cautions/can-tell', 'note', cannotTell, { whenAsked: true }),
+  usualRule('cautions/contradict', 'mend', contradicts),
+  usualRule('cautions/no-ground', 'note', stricterThanUsual),
+  usualRule('cautions/reason-holds', 'mend', staleReasons, { source: 'school' }),
+  usualRule('cautions/condition-known', 'note', unknownConditions),
+  usualRule('cautions/way-out', 'mend', noWayOut),
+  usualRule('cautions/instead-open', 'mend', () => [], { deck: insteadOpen }),
+  usualRule('cautions/can-tell', 'note', cannotTell, { whenAsked: true }),
 ]
 
 /** What is kept with a reason that is given now. */

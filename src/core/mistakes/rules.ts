@@ -1,6 +1,6 @@
 import { paceOf, speechSeconds } from '../breath'
-import { type Card, type Found, type Rule, type School } from '../card'
-import { LABELS, mistakeWordsOf, readerOf, RULE_WORDS, touchWordsOf } from '../language'
+import { type Card, type Found, type Rule, type School, usualRule } from '../card'
+import { LABELS, mistakeWordsOf, readerOf, touchWordsOf } from '../language'
 import { partsIn } from '../reading'
 import { plainText } from '../sides'
 import { oneWording } from './alike'
@@ -118,28 +118,14 @@ const noStance = (card: Card, words: TouchWords): Found[] =>
     ? []
     : [{ where: 'assists[0].stance', message: words.noStance }]
 
-const rule = (
-  id: keyof typeof RULE_WORDS & `${'mistakes' | 'touch'}/${string}`,
-  severity: Rule['severity'],
-  check: Rule['check'],
-  more: Partial<Rule> = {}
-): Rule => ({
-  id,
-  ...RULE_WORDS[id],
-  source: 'common practice',
-  severity,
-  check,
-  ...more,
-})
-
 /** The rules about what goes wrong and what is said to it, and about touch. */
 export const mistakeRules: readonly Rule[] = [
-  rule('mistakes/says-what-to-do', 'mend', inWords(onlyForbids)),
-  rule('mistakes/one-breath', 'mend', inWords(tooLong)),
-  rule('mistakes/names-a-part', 'note', inWords(namesNoPart)),
-  rule('mistakes/has-a-cue', 'note', inWords(withoutCue)),
-  rule('mistakes/cue-has-one', 'note', inWords(cuesAlone), { whenAsked: true }),
-  rule('mistakes/one-wording', 'note', () => [], { deck: oneWording }),
-  rule('touch/on-the-out', 'mend', ofTouch(pressesOnOut)),
-  rule('touch/stance', 'note', ofTouch(noStance), { whenAsked: true }),
+  usualRule('mistakes/says-what-to-do', 'mend', inWords(onlyForbids)),
+  usualRule('mistakes/one-breath', 'mend', inWords(tooLong)),
+  usualRule('mistakes/names-a-part', 'note', inWords(namesNoPart)),
+  usualRule('mistakes/has-a-cue', 'note', inWords(withoutCue)),
+  usualRule('mistakes/cue-has-one', 'note', inWords(cuesAlone), { whenAsked: true }),
+  usualRule('mistakes/one-wording', 'note', () => [], { deck: oneWording }),
+  usualRule('touch/on-the-out', 'mend', ofTouch(pressesOnOut)),
+  usualRule('touch/stance', 'note', ofTouch(noStance), { whenAsked: true }),
 ]

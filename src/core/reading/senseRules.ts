@@ -7,6 +7,7 @@ import {
   type Rule,
   type Side,
   stepLists,
+  usualRule,
 } from '../card'
 import {
   askedAngles,
@@ -26,7 +27,7 @@ import {
   IN_THE_MIDDLE,
   type Instruction,
   readerOf,
-  RULE_WORDS,
+  type RULE_WORDS,
   SAY,
   type Way,
 } from '../language'
@@ -632,13 +633,7 @@ const rule = (
   id: keyof typeof RULE_WORDS & `sense/${string}`,
   severity: Rule['severity'],
   check: (card: Card) => Found[]
-): Rule => ({
-  id,
-  ...RULE_WORDS[id],
-  source: 'common practice',
-  severity,
-  check: reading(check),
-})
+): Rule => usualRule(id, severity, reading(check))
 
 /** The rules about what the words of a card ask the body to do. */
 export const senseRules: readonly Rule[] = [

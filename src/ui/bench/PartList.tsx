@@ -1,6 +1,6 @@
 'use client'
 
-import { ActionIcon, Button, Text } from '@mantine/core'
+import { Button, Text } from '@mantine/core'
 import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-react'
 import {
   type ComponentType,
@@ -11,6 +11,7 @@ import {
 } from 'react'
 import { flushSync } from 'react-dom'
 import type { Card } from '@/core/card'
+import { Tool } from '../shared/Tool'
 import { FindingsAt } from './FindingsAt'
 import { type KeyAction, keyOf } from './keys'
 import classes from './PartList.module.css'
@@ -153,20 +154,5 @@ export function PartList<T extends object>(props: Props<T>) {
         Add {/^[aeiou]/.test(noun) ? 'an' : 'a'} {noun}
       </Button>
     </div>
-  )
-}
-
-function Tool(props: { label: string; onClick: () => void; children: ReactNode }) {
-  return (
-    <ActionIcon
-      variant="subtle"
-      color="gray"
-      size="sm"
-      aria-label={props.label}
-      title={props.label}
-      onClick={props.onClick}
-    >
-      {props.children}
-    </ActionIcon>
   )
 }

@@ -1,7 +1,6 @@
 'use client'
 
 import {
-  ActionIcon,
   Alert,
   Autocomplete,
   Button,
@@ -41,6 +40,7 @@ import { useAuthor } from '../chrome/AuthorName'
 import { api } from '../shared/api'
 import { later } from '../shared/later'
 import { TagsField } from '../shared/TagsField'
+import { Tool } from '../shared/Tool'
 import { VerdictMark } from '../shared/VerdictMark'
 import classes from './Cautions.module.css'
 import { CautionsPage } from './CautionsPage'
@@ -243,20 +243,20 @@ function Policy({ deck, ask, reload }: DeckCautions & { deck: CautionsDeck }) {
                     {rule.source && <small>: {rule.source}</small>}
                   </td>
                   <td className={classes.nowrap}>
-                    <Act label={`Change the rule ${rule.id}`} onClick={() => setEdited(rule)}>
+                    <Tool label={`Change the rule ${rule.id}`} onClick={() => setEdited(rule)}>
                       <IconPencil size={15} />
-                    </Act>
+                    </Tool>
                     {mine && usual ? (
-                      <Act label={`Back to the usual rule ${rule.id}`} onClick={() => put(usual)}>
+                      <Tool label={`Back to the usual rule ${rule.id}`} onClick={() => put(usual)}>
                         <IconArrowBackUp size={15} />
-                      </Act>
+                      </Tool>
                     ) : (
-                      <Act
+                      <Tool
                         label={`Take out the rule ${rule.id}`}
                         onClick={() => setRules((now) => now.filter(({ id }) => id !== rule.id))}
                       >
                         <IconTrash size={15} />
-                      </Act>
+                      </Tool>
                     )}
                   </td>
                 </tr>
@@ -270,9 +270,9 @@ function Policy({ deck, ask, reload }: DeckCautions & { deck: CautionsDeck }) {
                 <td>{rule.change}</td>
                 <td>taken out</td>
                 <td>
-                  <Act label={`Back to the usual rule ${rule.id}`} onClick={() => put(rule)}>
+                  <Tool label={`Back to the usual rule ${rule.id}`} onClick={() => put(rule)}>
                     <IconArrowBackUp size={15} />
-                  </Act>
+                  </Tool>
                 </td>
               </tr>
             ))}
@@ -381,19 +381,6 @@ function Policy({ deck, ask, reload }: DeckCautions & { deck: CautionsDeck }) {
     </>
   )
 }
-
-const Act = (props: { label: string; onClick: () => void; children: React.ReactNode }) => (
-  <ActionIcon
-    variant="subtle"
-    color="gray"
-    size="sm"
-    aria-label={props.label}
-    title={props.label}
-    onClick={props.onClick}
-  >
-    {props.children}
-  </ActionIcon>
-)
 
 interface RuleProps {
   rule: PolicyRule

@@ -8,6 +8,7 @@ import type { CardCautionsAnswer, CardCautionsJob, SeenFault } from '@/workers/c
 import type { SeenWhy } from '@/workers/deckCautions'
 import { useBenchStore } from '../bench/store'
 import { api } from '../shared/api'
+import { formFields } from '../shared/formFields'
 import { useSchool } from '../shared/school'
 import { useWork } from '../shared/useWork'
 
@@ -16,19 +17,8 @@ const cautionsWorker = () =>
 // What cannot be worked out is not shown; the words stay.
 const nothing = (): CardCautionsAnswer => ({})
 
-const form = (card: Card) => [
-  card.ladder,
-  card.enter,
-  card.otherWay,
-  card.exit,
-  card.setUp,
-  card.stay,
-  card.base,
-  card.writtenFor,
-  card.manner,
-]
-const ofVerdicts = (card: Card) => JSON.stringify([form(card), card.cautions, card.traits])
-const ofFaults = (card: Card) => JSON.stringify([form(card), card.mistakes, card.alignment])
+const ofVerdicts = (card: Card) => JSON.stringify([formFields(card), card.cautions, card.traits])
+const ofFaults = (card: Card) => JSON.stringify([formFields(card), card.mistakes, card.alignment])
 
 /** The verdicts of the card on the bench, worked out beside the page at each pause; null until then. */
 export function useCardVerdicts(): { verdicts: SeenWhy[]; sure: boolean } | null {

@@ -7,6 +7,7 @@ import type { Person } from '@/core/ladder'
 import type { LadderAnswer, LadderJob, ProposalSeen, RungSeen } from '@/workers/ladder'
 import { useBenchStore } from '../bench/store'
 import { useSchool } from '../shared/school'
+import { formFields } from '../shared/formFields'
 import { useWork } from '../shared/useWork'
 
 const ladderWorker = () =>
@@ -17,20 +18,7 @@ const useLadderWork = () => useWork<LadderJob, LadderAnswer>(ladderWorker, nothi
 
 /** The fields that a ladder is worked out from: the others may change as they like. */
 const told = (card: Card) =>
-  JSON.stringify([
-    card.ladder,
-    card.enter,
-    card.otherWay,
-    card.exit,
-    card.setUp,
-    card.stay,
-    card.alignment,
-    card.base,
-    card.sides,
-    card.writtenFor,
-    card.manner,
-    card.sideNamedBy,
-  ])
+  JSON.stringify([formFields(card), card.alignment, card.sides, card.sideNamedBy])
 
 export interface LadderSeen {
   rungs: ReadonlyMap<string, RungSeen>
