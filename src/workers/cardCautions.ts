@@ -1,13 +1,16 @@
-import type { Card, School } from '@/core/card'
-import { conditionsOf, type WayOut, waysOut } from '@/core/cautions'
+import { type Card, type School, titleOf, type Verdict } from '@/core/card'
+import { conditionsOf, judgedCard, together, type WayOut, waysOut } from '@/core/cautions'
 import { type Drawing, drawnFigure } from '@/core/figure'
 import { sheetOf } from '@/core/print'
+import { plainText } from '@/core/sides'
 import { type SeenWhy, whyOf } from './deckCautions'
 
 /** What is asked of the card on the bench. */
 export type CardCautionsJob =
   | { ask: 'verdicts'; card: Card; school: School }
-  | { ask: 'ways'; card: Card; school: School; condition: string; deck: { card: Card }[] }
+  | { ask: 'ways'; card: Card; school: School; conditions: string[]; deck: { card: Card }[] }
+  /** What holds on each rung for someone who has all of these. */
+  | { ask: 'together'; card: Card; school: School; conditions: string[] }
   /** The wrong form beside the right one, of each mistake that has one. */
   | { ask: 'faults'; card: Card; school: School }
 
@@ -17,11 +20,24 @@ export interface SeenFault {
   drawn: { drawing: Drawing; caption: string }[]
 }
 
+/** One rung for someone who has several things. */
+export interface SeenTogether {
+  id: string
+  name: string
+  described: boolean
+  verdict: Verdict
+  change: string[]
+  reason: string[]
+  /** Changes that go against each other. */
+  against: [string, string][]
+}
+
 export interface CardCautionsAnswer {
   verdicts?: SeenWhy[]
   /** Whether the form of every rung is known. */
   sure?: boolean
   ways?: WayOut[]
+  together?: SeenTogether[]
   faults?: SeenFault[]
 }
 
@@ -39,11 +55,24 @@ export function cardCautions(job: CardCautionsJob): CardCautionsAnswer {
         return {
           ways: waysOut(
             job.card,
-            [job.condition],
+            job.conditions,
             job.deck.map(({ card }) => card),
             job.school
           ).slice(0, 6),
         }
+      case 'together': {
+        const { rows, rungs } = judgedCard(job.card, job.school)
+        const asked = rows.filter(({ condition }) => job.conditions.includes(condition.id))
+        return {
+          together: rungs.map(({ id, name, described }, i) => {
+            const { verdict, change, reason, against } = together(
+              asked.map(({ cells }) => cells[i]!)
+            )
+            const shown = plainText(name, job.card) || titleOf(job.card)
+            return { id, name: shown, described, verdict, change, reason, against }
+          }),
+        }
+      }
       case 'faults': {
         const part = sheetOf(job.card, job.school).parts.find(({ id }) => id === 'mistakes')
         const items = part?.blocks.flatMap((block) => (block.kind === 'list' ? block.items : []))

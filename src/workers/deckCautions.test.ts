@@ -89,10 +89,25 @@ test('the bench is told verdicts, ways and the wrong form beside the right one',
     ask: 'ways',
     card: cobra,
     school: DEFAULT_SCHOOL,
-    condition: 'third-trimester',
+    conditions: ['third-trimester'],
     deck: deck.map((card) => ({ card })),
   })
   expect(ways!.map(({ card }) => card)).toContain('cat-and-cow')
+  const both = cardCautions({
+    ask: 'together',
+    card: deck.find(({ id }) => id === 'downward-dog')!,
+    school: DEFAULT_SCHOOL,
+    conditions: ['eye-pressure', 'wrist'],
+  })
+  expect(both.together!.map(({ id, verdict }) => [id, verdict])).toEqual([
+    ['chair', 'change'],
+    ['bent', 'avoid'],
+    ['long', 'avoid'],
+    ['count', 'avoid'],
+  ])
+  expect(both.together![1]!.change).toEqual(
+    expect.arrayContaining(['keep the head at or above the heart', 'fists, forearms or a wedge'])
+  )
   const angle = deck.find(({ id }) => id === 'long-side-angle')!
   const { faults } = cardCautions({ ask: 'faults', card: angle, school: DEFAULT_SCHOOL })
   expect(faults!.length).toBeGreaterThan(0)

@@ -125,6 +125,13 @@ test('on the bench a verdict is decided otherwise with a reason, and another car
   await expect(
     section.getByText(/belly pressed \d+ %; avoid when any|belly pressed from 1 %/).first()
   ).toBeVisible()
+  // Someone who has two things.
+  await section.getByRole('button', { name: 'disc trouble' }).click()
+  const both = section.getByRole('region', { name: 'All of these together' })
+  await expect(both.getByText('No rung is open with all of these.')).toBeVisible()
+  await both.getByRole('button', { name: 'Find a card for all of these' }).click()
+  await expect(both.getByText(/^Cat and cow/)).toBeVisible()
+  await section.getByRole('button', { name: 'disc trouble' }).click()
   await expectAccessible(page, '#cautions')
   await section.getByRole('button', { name: 'Find them another card' }).click()
   await section

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { DEFAULT_SCHOOL, withValue } from '../card'
+import { type Card, DEFAULT_SCHOOL, type School, withValue } from '../card'
+import { DEFAULT_POLICY } from '../cautions'
 import { readCard } from '../formats'
 import { itemsAt, rowsAt, textAt } from '../../../tests/support/sheet'
 import { ledOrder, sheetOf, wordsOf } from '.'
@@ -37,7 +38,9 @@ test('both halves are said in their own words', () => {
 
 test('what is said once is said for the side that is led first', () => {
   const left = sheetOf(demo('gate'), { ...DEFAULT_SCHOOL, firstSide: 'left' })
-  expect(wordsOf(itemsAt(left, 'mistakes')[0]!.lines[0]!)).toBe('The right hip slides back.')
+  expect(wordsOf(itemsAt(left, 'mistakes')[0]!.lines[0]!)).toBe(
+    'The left foot rolls onto its inner edge.'
+  )
   expect(ledOrder('left')).toEqual(['left', 'right'])
 })
 
@@ -59,4 +62,87 @@ test('fixed words stay, and their braces are gone', () => {
   const sheet = sheetOf(demo('reclined-leg-stretch'), DEFAULT_SCHOOL)
   expect(wordsOf(rowsAt(sheet, 'exit')[2]!.left!.words)).toBe('Roll to your right side and rest.')
   expect(textAt(sheet, 'cautions')).toMatch(/lie on the left side\.$/m)
+})
+
+describe('cautions on a sheet', () => {
+  const told = (card: Card, school: School = DEFAULT_SCHOOL) =>
+    itemsAt(sheetOf(card, school, new Map([['cat-and-cow', 'Cat and cow']])), 'cautions').map(
+      ({ lines }) => lines.map((line) => wordsOf(line)).join(' ')
+    )
+
+  test('follow from the form without being written, alike ones together', () => {
+    const bare = { ...demo('downward-dog'), cautions: [] }
+    const lines = told(bare)
+    expect(lines[0]).toBe(DEFAULT_SCHOOL.cautionLead)
+    expect(lines).toContainEqual(
+      expect.stringMatching(
+        /^avoid: eye pressure \(glaucoma\), retina trouble\. Keep the head at or above the heart\. Open: Hands on a chair/
+      )
+    )
+    // A form that nobody has told has nothing that follows from it.
+    const unknown = {
+      ...bare,
+      ladder: [],
+      enter: [{ id: 's1', text: 'Melt into it.', breath: 'out' as const }],
+    }
+    expect(told(unknown)).toEqual([])
+  })
+
+  test('a change of the policy reaches the sheet', () => {
+    const bare = { ...demo('downward-dog'), cautions: [] }
+    const none: School = {
+      ...DEFAULT_SCHOOL,
+      policy: {
+        rules: [],
+        without: DEFAULT_POLICY.filter(({ condition }) => condition === 'wrist').map(
+          ({ id }) => id
+        ),
+      },
+    }
+    expect(told(bare).join()).toMatch(/change: [^.]*wrist trouble/)
+    expect(told(bare, none).join()).toMatch(/ask first: [^.]*wrist trouble/)
+  })
+
+  test('every sheet defers to the clinician and to local rules, whatever the lead says', () => {
+    for (const cautionLead of [
+      '',
+      'Be kind to yourself.',
+      'Ask your doctor.',
+      'Follow local rules.',
+    ])
+      for (const id of ['gate', 'low-cobra']) {
+        const [lead] = told(demo(id), { ...DEFAULT_SCHOOL, cautionLead })
+        expect(lead).toMatch(/clinician/)
+        expect(lead).toMatch(/local rules/)
+        expect(lead).toContain(cautionLead)
+      }
+    const own = 'What your midwife and the local rules say comes first.'
+    expect(told(demo('gate'), { ...DEFAULT_SCHOOL, cautionLead: own })[0]).toBe(own)
+  })
+
+  test('what the card says itself is told with its reason, what it overrides, and the way out', () => {
+    const lines = told(demo('low-cobra'))
+    expect(lines).toContainEqual(
+      expect.stringMatching(/^third trimester: avoid\. .*Instead: Cat and cow\.$/)
+    )
+    expect(told(demo('legs-up-the-wall'))).toContainEqual(
+      expect.stringMatching(/^glaucoma: avoid\. .*Reason: .*In place of: fine\./)
+    )
+    const milder = { ...demo('downward-dog') }
+    milder.cautions = [{ condition: 'glaucoma', verdict: 'change', say: '' }]
+    expect(told(milder)).toContainEqual(
+      expect.stringMatching(/^glaucoma: change\. +The usual verdict is avoid \(head below heart/)
+    )
+  })
+
+  test('consent stands before every touch, then the stance, then the press on its breath', () => {
+    const lines = itemsAt(sheetOf(demo('downward-dog'), DEFAULT_SCHOOL), 'assists').map(
+      ({ lines: each }) => each.map((line) => wordsOf(line))
+    )
+    expect(lines[0]).toEqual([DEFAULT_SCHOOL.consent])
+    expect(lines[1]![0]).toMatch(/^Stand first: /)
+    expect(lines[1]![1]).toMatch(/^On out: /)
+    const empty = sheetOf(demo('downward-dog'), { ...DEFAULT_SCHOOL, consent: '' })
+    expect(wordsOf(itemsAt(empty, 'assists')[0]!.lines[0]!)).toMatch(/May I touch/)
+  })
 })

@@ -1,15 +1,15 @@
 'use client'
 
 import { Button, Skeleton } from '@mantine/core'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { Caution } from '@/core/card'
 import type { WayOut } from '@/core/cautions'
-import { LABELS } from '@/core/language'
+import { LABELS, SAY_CAUTIONS } from '@/core/language'
 import type { SeenWhy } from '@/workers/deckCautions'
 import { useBench, useBenchStore } from '../bench/store'
 import { VerdictMark } from '../shared/VerdictMark'
 import classes from './Cautions.module.css'
-import { useCardVerdicts, useWays } from './useCardCautions'
+import { useCardVerdicts, useTogether, useWays } from './useCardCautions'
 import { sharing, Why } from './Why'
 
 /** Whether something is to be told of a condition: it is not plainly fine on every rung. */
@@ -19,13 +19,15 @@ const tells = ({ rungs }: SeenWhy) =>
 /** Who may do which rung, as the form and the school's policy have it; each with what is behind it. */
 export function CardVerdicts() {
   const seen = useCardVerdicts()
-  const [picked, setPicked] = useState('')
+  const [picked, setPicked] = useState<readonly string[]>([])
+  const pick = (id: string) =>
+    setPicked((now) => (now.includes(id) ? now.filter((each) => each !== id) : [...now, id]))
   const [all, setAll] = useState(false)
   if (!seen) return <Skeleton height={220} />
   const told = seen.verdicts.filter(tells)
   const rows = all ? seen.verdicts : told
   const rungs = seen.verdicts[0]?.rungs ?? []
-  const why = rows.find(({ condition }) => condition.id === picked)
+  const chosen = seen.verdicts.filter(({ condition }) => picked.includes(condition.id))
   const fine = seen.verdicts.length - told.length
   return (
     <div className={classes.split}>
@@ -50,8 +52,8 @@ export function CardVerdicts() {
                 <th scope="row">
                   <button
                     className={classes.name}
-                    aria-pressed={picked === condition.id}
-                    onClick={() => setPicked(picked === condition.id ? '' : condition.id)}
+                    aria-pressed={picked.includes(condition.id)}
+                    onClick={() => pick(condition.id)}
                   >
                     {condition.name}
                   </button>
@@ -62,7 +64,7 @@ export function CardVerdicts() {
                     data-r={i}
                     data-by={by === 'policy' ? undefined : by}
                     title={`${name}: ${LABELS.verdict[verdict]}`}
-                    onClick={() => setPicked(condition.id)}
+                    onClick={() => setPicked([condition.id])}
                   >
                     <VerdictMark verdict={verdict} />
                     <span className={classes.hidden}>{LABELS.verdict[verdict]}</span>
@@ -80,17 +82,87 @@ export function CardVerdicts() {
         )}
       </div>
       <div className={classes.beside} aria-live="polite">
-        {why ? (
+        {chosen.length > 1 && <Together chosen={chosen} />}
+        {chosen.map((why) => (
           <Decide key={why.condition.id} why={why} />
-        ) : (
+        ))}
+        {chosen.length === 0 && (
           <p className={classes.by}>
             Worked out from what the body does on each rung, from the lowest (1) to the highest, and
             from the school’s policy. Pick a condition to see why, to decide otherwise, or to name
-            somewhere to go.
+            somewhere to go; pick several to see what holds for someone who has them all.
           </p>
         )}
       </div>
     </div>
+  )
+}
+
+/** What holds for someone who has all of these: the strictest, and every change. */
+function Together({ chosen }: { chosen: SeenWhy[] }) {
+  const conditions = chosen.map(({ condition }) => condition.id)
+  const seen = useTogether(conditions)
+  const findWays = useWays()
+  const [ways, setWays] = useState<WayOut[] | string | null>(null)
+  if (!seen) return <Skeleton height={80} />
+  const open = seen.findLast(({ verdict }) => verdict === 'fine' || verdict === 'change')
+  return (
+    <section className={classes.why} aria-label="All of these together">
+      <h3>{chosen.map(({ condition }) => condition.name).join(' and ')}</h3>
+      <p className={classes.verdict}>
+        {open ? `Highest rung open: ${open.name}` : 'No rung is open with all of these.'}
+      </p>
+      <ol className={classes.whyRungs}>
+        {seen.toReversed().map((rung) => (
+          <li key={rung.id} data-described={rung.described || undefined}>
+            <p className={classes.verdict}>
+              <VerdictMark verdict={rung.verdict} /> <b>{LABELS.verdict[rung.verdict]}</b>{' '}
+              {rung.name}
+              {rung.change.length > 0 && <span>: {rung.change.join('; ')}</span>}
+            </p>
+            {rung.against.map(([a, b]) => (
+              <p key={a + b} className={classes.against}>
+                {SAY_CAUTIONS.goAgainst(a, b)}
+              </p>
+            ))}
+          </li>
+        ))}
+      </ol>
+      {!open && (
+        <Button
+          size="compact-xs"
+          variant="default"
+          mt={6}
+          onClick={() => findWays(conditions, setWays)}
+        >
+          Find a card for all of these
+        </Button>
+      )}
+      {ways !== null && <Ways ways={ways} />}
+    </section>
+  )
+}
+
+/** Cards where one may go, each with what is done with it. */
+function Ways({
+  ways,
+  children,
+}: {
+  ways: WayOut[] | string
+  children?: (way: WayOut) => ReactNode
+}) {
+  if (typeof ways === 'string') return <p className={classes.by}>{ways}</p>
+  return (
+    <ul className={classes.ways}>
+      {ways.length === 0 && <li>No card with the same spine direction or base lets them in.</li>}
+      {ways.map((way) => (
+        <li key={way.card}>
+          {way.title}
+          {way.name && `, ${way.name}`} ({LABELS.verdict[way.verdict]}; {sharing(way)}){' '}
+          {children?.(way)}
+        </li>
+      ))}
+    </ul>
   )
 }
 
@@ -170,31 +242,23 @@ function Decide({ why }: { why: SeenWhy }) {
         <Button
           size="compact-xs"
           variant={closed && !mine?.instead ? 'filled' : 'default'}
-          onClick={() => findWays(condition.id, setWays)}
+          onClick={() => findWays([condition.id], setWays)}
         >
           Find them another card
         </Button>
       </div>
-      {typeof ways === 'string' && <p className={classes.by}>{ways}</p>}
-      {Array.isArray(ways) && (
-        <ul className={classes.ways}>
-          {ways.length === 0 && (
-            <li>No card with the same spine direction or base lets them in.</li>
-          )}
-          {ways.map((way) => (
-            <li key={way.card}>
-              {way.title}
-              {way.name && `, ${way.name}`} ({LABELS.verdict[way.verdict]}; {sharing(way)}){' '}
-              {mine?.instead === way.card ? (
-                <b>named</b>
-              ) : (
-                <button className={classes.link} onClick={() => send(way.card)}>
-                  name it
-                </button>
-              )}
-            </li>
-          ))}
-        </ul>
+      {ways !== null && (
+        <Ways ways={ways}>
+          {(way) =>
+            mine?.instead === way.card ? (
+              <b>named</b>
+            ) : (
+              <button className={classes.link} onClick={() => send(way.card)}>
+                name it
+              </button>
+            )
+          }
+        </Ways>
       )}
     </Why>
   )

@@ -4,7 +4,12 @@ import { useCallback, useEffect, useState } from 'react'
 import { useStore } from 'zustand'
 import type { Card } from '@/core/card'
 import type { WayOut } from '@/core/cautions'
-import type { CardCautionsAnswer, CardCautionsJob, SeenFault } from '@/workers/cardCautions'
+import type {
+  CardCautionsAnswer,
+  CardCautionsJob,
+  SeenFault,
+  SeenTogether,
+} from '@/workers/cardCautions'
 import type { SeenWhy } from '@/workers/deckCautions'
 import { useBenchStore } from '../bench/store'
 import { api } from '../shared/api'
@@ -37,22 +42,39 @@ export function useCardVerdicts(): { verdicts: SeenWhy[]; sure: boolean } | null
 }
 
 /** Cards where somebody may go who has no rung here: the deck is read when it is asked for. */
-export function useWays(): (condition: string, tell: (ways: WayOut[] | string) => void) => void {
+export function useWays(): (conditions: string[], tell: (ways: WayOut[] | string) => void) => void {
   const bench = useBenchStore()
   const school = useSchool()
   const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
   return useCallback(
-    (condition, tell) => {
+    (conditions, tell) => {
       void api<{ cards: { card: Card }[] }>('/api/deck').then(
         ({ cards: deck }) => {
           const { card } = bench.getState()
-          work({ ask: 'ways', card, school, condition, deck }, ({ ways }) => tell(ways ?? []))
+          work({ ask: 'ways', card, school, conditions, deck }, ({ ways }) => tell(ways ?? []))
         },
         (error: Error) => tell(error.message)
       )
     },
     [bench, school, work]
   )
+}
+
+/** What holds on each rung for someone who has all of these; null until it is known. */
+export function useTogether(conditions: readonly string[]): SeenTogether[] | null {
+  const bench = useBenchStore()
+  const school = useSchool()
+  const key = useStore(bench.quiet, ({ card }) => ofVerdicts(card))
+  const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
+  const [seen, setSeen] = useState<SeenTogether[] | null>(null)
+  const asked = conditions.join()
+  useEffect(() => {
+    const { card } = bench.quiet.getState()
+    work({ ask: 'together', card, school, conditions: asked.split(',') }, ({ together }) => {
+      if (together) setSeen(together)
+    })
+  }, [bench, key, school, work, asked])
+  return seen
 }
 
 /** The wrong forms of the mistakes on the bench, by the place of the mistake; null until they are drawn. */
