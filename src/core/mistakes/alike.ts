@@ -46,28 +46,37 @@ function underOf(alike: readonly (readonly string[])[]): Map<string, string> {
   return under
 }
 
+/** Whether a word by itself names a part of the body; a deck has few words, and they come again. */
+const partWords = new Map<string, boolean>()
+function namesPart(word: string, language: string): boolean {
+  const key = `${language} ${word}`
+  let is = partWords.get(key)
+  if (is === undefined) {
+    if (partWords.size >= MOST_WORDS) partWords.clear()
+    is = [word, `the ${word}`].some((each) => partsIn(each, language).length > 0)
+    partWords.set(key, is)
+  }
+  return is
+}
+const MOST_WORDS = 20_000
+
 function read(card: Card, at: number): Read | null {
   const words = mistakeWordsOf(card.language)
   const seen = card.mistakes[at]!.seen
   if (!words || !readerOf(card.language) || !seen) return null
   const plain = level(plainText(seen, card))
   const parts = new Set<string>(partsIn(plain, card.language))
-  const front = /\bfront (?:knee|foot|leg|hip|heel|thigh)/.test(plain)
-    ? 'front'
-    : /\bback (?:knee|foot|leg|hip|heel|thigh)/.test(plain)
-      ? 'back'
-      : null
+  const front = words.front(plain)
   const own = plain
     .split(/[ -]/)
-    .filter((word) => word && !words.functionWords.has(word) && !/^(?:left|right)$/.test(word))
+    .filter((word) => word && !words.functionWords.has(word) && !words.sided(word))
   const meant = underOf(words.alike)
   const meantBy = (word: string) => meant.get(word) ?? meant.get(stemmer(word)) ?? stemmer(word)
   // The same words, whatever the side and the number.
   const key = own.map((word) => stemmer(word)).join(' ')
   const all = new Set(own.map(meantBy))
   const places = new Set((plain.match(words.places) ?? []).flatMap((place) => place.split(/[ -]/)))
-  const isPart = (word: string) =>
-    partsIn(word, card.language).length > 0 || partsIn(`the ${word}`, card.language).length > 0
+  const isPart = (word: string) => namesPart(word, card.language)
   const fault = new Set(
     own.filter((word) => !isPart(word) && word !== 'front' && !places.has(word)).map(meantBy)
   )
@@ -78,16 +87,11 @@ function read(card: Card, at: number): Read | null {
 const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>) =>
   [...a].filter((each) => b.has(each)).length
 
-/** Whether two lines tell the same mistake of the same part. */
+/** Whether two lines of one family, which tell of the same parts, tell the same mistake of them. */
 function alike(a: Read, b: Read, opposites: readonly (readonly [string, string])[]): boolean {
-  if (a.front !== b.front && (a.front !== null || b.front !== null)) return false
-  if (a.parts.size === 0 || b.parts.size === 0) return false
   const against = ([one, other]: readonly [string, string]) =>
     (a.all.has(one) && b.all.has(other)) || (a.all.has(other) && b.all.has(one))
   if (opposites.some(against)) return false
-  if (a.joined !== b.joined) return false
-  // Who tells of one part more tells of something more.
-  if (shares(a.parts, b.parts) < Math.max(a.parts.size, b.parts.size)) return false
   // Two parts alone tell it (“shoulders to ears”); one alone does not.
   if (a.fault.size === 0 || b.fault.size === 0) return a.parts.size >= 2
   const fault = shares(a.fault, b.fault)
@@ -101,64 +105,92 @@ function alike(a: Read, b: Read, opposites: readonly (readonly [string, string])
  */
 export function oneWording(cards: readonly Card[]): Map<string, Found[]> {
   const found = new Map<string, Found[]>()
-  const reads = cards.flatMap((card) =>
-    card.mistakes.flatMap((_, at) => {
-      const one = read(card, at)
-      return one ? [one] : []
-    })
-  )
-  // Only what shares a part is compared.
-  const byPart = new Map<string, Read[]>()
-  for (const each of reads)
-    for (const part of each.parts) byPart.set(part, [...(byPart.get(part) ?? []), each])
-  for (const each of reads) {
-    const words = mistakeWordsOf(each.card.language)!
-    const near = new Set([...each.parts].flatMap((part) => byPart.get(part)!))
-    const group = [...near].filter(
-      (other) =>
-        other === each ||
-        (other.card.id !== each.card.id &&
-          other.card.language === each.card.language &&
-          alike(each, other, words.opposites))
-    )
-    const uses = new Map<string, Read[]>()
-    for (const other of group) {
-      const key = other.key
-      uses.set(key, [...(uses.get(key) ?? []), other])
-    }
-    if (uses.size < 2) continue
-    const [best] = [...uses.values()].sort(
-      (a, b) =>
-        b.length - a.length ||
-        a[0]!.seen.length - b[0]!.seen.length ||
-        a[0]!.seen.localeCompare(b[0]!.seen)
-    )
-    const offered = best![0]!
-    if (offered.key === each.key) continue
-    const own = each.card.mistakes[each.at]!
-    const other = offered.card.mistakes[offered.at]!
-    const sided = /\b(?:left|right)\b/i
-    const path = `mistakes[${each.at}].seen`
-    found.set(each.card.id, [
-      ...(found.get(each.card.id) ?? []),
-      {
-        where: path,
-        message: words.sameElsewhere(
-          each.seen,
-          offered.seen,
-          best!.map(({ card }) => titleOf(card))
-        ),
-        // Words with a side belong to the side that their own card is written for.
-        ...(sided.test(own.seen) || sided.test(other.seen)
-          ? {}
-          : {
-              fix: {
-                label: words.wordIt(offered.seen),
-                patches: [{ path, value: other.seen }],
-              },
-            }),
-      },
-    ])
+  for (const family of familiesOf(cards)) {
+    const near = nearOf(family)
+    for (const [wording, mine] of family)
+      for (const each of mine) {
+        const others = near
+          .get(wording)!
+          .map((key) => family.get(key)!.filter(({ card }) => card.id !== each.card.id))
+          .filter((reads) => reads.length > 0)
+        if (others.length === 0) continue
+        const best = [mine, ...others].reduce((most, reads) => (before(reads, most) ? reads : most))
+        if (best !== mine)
+          found.set(each.card.id, [...(found.get(each.card.id) ?? []), told(each, best)])
+      }
   }
   return found
+}
+
+/** Reads of one wording, by the wording. */
+type Family = Map<string, Read[]>
+
+/** Only what tells of the same parts in one language is compared. */
+function familiesOf(cards: readonly Card[]): Family[] {
+  const families = new Map<string, Family>()
+  for (const card of cards)
+    for (let at = 0; at < card.mistakes.length; at += 1) {
+      const one = read(card, at)
+      if (!one || one.parts.size === 0) continue
+      const of = JSON.stringify([card.language, [...one.parts].sort(), one.front, one.joined])
+      const family = families.get(of) ?? new Map<string, Read[]>()
+      families.set(of, family)
+      const same = family.get(one.key)
+      if (same) same.push(one)
+      else family.set(one.key, [one])
+    }
+  return [...families.values()]
+}
+
+/** The wordings that tell the same mistake, by each wording; those that share no word are not looked at. */
+function nearOf(family: Family): Map<string, string[]> {
+  const byWord = new Map<string, string[]>()
+  for (const [key, [one]] of family)
+    for (const word of one!.fault) {
+      const keys = byWord.get(word)
+      if (keys) keys.push(key)
+      else byWord.set(word, [key])
+    }
+  const wordless = [...family].flatMap(([key, [one]]) => (one!.fault.size === 0 ? [key] : []))
+  return new Map(
+    [...family].map(([key, [one]]): [string, string[]] => {
+      const { opposites } = mistakeWordsOf(one!.card.language)!
+      const asked =
+        one!.fault.size === 0
+          ? [...family.keys()]
+          : [...wordless, ...[...one!.fault].flatMap((word) => byWord.get(word)!)]
+      const near = [...new Set(asked)].filter(
+        (other) => other !== key && alike(one!, family.get(other)![0]!, opposites)
+      )
+      return [key, near]
+    })
+  )
+}
+
+/** Whether one wording is offered before another: more cards use it, or it is shorter. */
+function before(a: Read[], b: Read[]): boolean {
+  const [one, other] = [a[0]!, b[0]!]
+  if (a.length !== b.length) return a.length > b.length
+  if (one.seen.length !== other.seen.length) return one.seen.length < other.seen.length
+  return one.seen.localeCompare(other.seen) < 0
+}
+
+function told(each: Read, best: Read[]): Found {
+  const words = mistakeWordsOf(each.card.language)!
+  const offered = best[0]!
+  const own = each.card.mistakes[each.at]!.seen
+  const other = offered.card.mistakes[offered.at]!.seen
+  const path = `mistakes[${each.at}].seen`
+  return {
+    where: path,
+    message: words.sameElsewhere(
+      each.seen,
+      offered.seen,
+      best.map(({ card }) => titleOf(card))
+    ),
+    // Words with a side belong to the side that their own card is written for.
+    ...(words.sided(own) || words.sided(other)
+      ? {}
+      : { fix: { label: words.wordIt(offered.seen), patches: [{ path, value: other }] } }),
+  }
 }

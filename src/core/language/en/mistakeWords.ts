@@ -77,6 +77,14 @@ export const englishMistakes = {
   needsNoPart: (line: string) => /\b(?:breathe?s?|breathing|exhale|inhale|look|gaze)\b/i.test(line),
   /** Whether a line tells of two things that go wrong together. */
   joins: (line: string) => /\b(?:and|while)\b/i.test(line),
+  sided: (line: string) => /\b(?:left|right)\b/i.test(line),
+  /** Of which leg a line tells, where it names it by its place. */
+  front: (line: string) =>
+    /\bfront (?:knee|foot|leg|hip|heel|thigh)/i.test(line)
+      ? ('front' as const)
+      : /\bback (?:knee|foot|leg|hip|heel|thigh)/i.test(line)
+        ? ('back' as const)
+        : null,
   functionWords: FUNCTION_WORDS,
   /** Words that say one thing, under the first of them. */
   alike: ALIKE,
