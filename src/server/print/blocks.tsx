@@ -1,4 +1,5 @@
 import { G, Path, Svg, Text, View } from '@react-pdf/renderer'
+import { Fragment } from 'react'
 import { drawnRibbon } from '@/core/breath'
 import type { Side } from '@/core/card'
 import { LABELS, packOf } from '@/core/language'
@@ -35,10 +36,13 @@ export function OneBlock({ block, ...on }: { block: Block } & OnPaper) {
     case 'list':
       return (
         <>
-          {block.items.map((each, i) =>
-            each.verdict ? <Marked key={i} item={each} /> : <Item key={i} lines={each.lines} />
-          )}
-          <Strip drawn={block.items.flatMap(({ drawn = [] }) => drawn)} {...on} />
+          {block.items.map((each, i) => (
+            // What is drawn of a line stands with it, as on the screen.
+            <Fragment key={i}>
+              {each.verdict ? <Marked item={each} /> : <Item lines={each.lines} />}
+              <Strip drawn={each.drawn ?? []} {...on} />
+            </Fragment>
+          ))}
         </>
       )
     case 'rungs':
