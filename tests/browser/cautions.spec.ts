@@ -121,17 +121,17 @@ test('on the bench a verdict is decided otherwise with a reason, and another car
   await openBench(page, 'sphinx')
   const section = page.locator('#cautions')
   await section.scrollIntoViewIfNeeded()
-  await section.getByRole('button', { name: 'second trimester' }).click()
+  await section.getByRole('button', { name: 'second trimester', exact: true }).click()
   await expect(
     section.getByText(/belly pressed \d+ %; avoid when any|belly pressed from 1 %/).first()
   ).toBeVisible()
   // Someone who has two things.
-  await section.getByRole('button', { name: 'disc trouble' }).click()
+  await section.getByRole('button', { name: 'disc trouble', exact: true }).click()
   const both = section.getByRole('region', { name: 'All of these together' })
   await expect(both.getByText('No rung is open with all of these.')).toBeVisible()
   await both.getByRole('button', { name: 'Find a card for all of these' }).click()
   await expect(both.getByText(/^Cat and cow/)).toBeVisible()
-  await section.getByRole('button', { name: 'disc trouble' }).click()
+  await section.getByRole('button', { name: 'disc trouble', exact: true }).click()
   await expectAccessible(page, '#cautions')
   await section.getByRole('button', { name: 'Find them another card' }).click()
   await section
@@ -139,7 +139,14 @@ test('on the bench a verdict is decided otherwise with a reason, and another car
     .filter({ hasText: 'Cat and cow' })
     .getByRole('button', { name: 'name it' })
     .click()
-  await expect(section.getByLabel(/^Other card of caution/).last()).toHaveValue('cat-and-cow')
+  const other = section.getByLabel(/^Other card of caution/).last()
+  await expect(other).toHaveValue('cat-and-cow')
+  // Typed by hand it is taken when it is whole.
+  await other.fill('Low cobra ')
+  await other.blur()
+  await expect(other).toHaveValue('low-cobra')
+  await other.fill('cat-and-cow')
+  await other.blur()
   await section
     .getByRole('button', { name: /^Decide otherwise for second trimester on Forearms/ })
     .first()

@@ -78,7 +78,9 @@ function read(card: Card, at: number): Read | null {
   const places = new Set((plain.match(words.places) ?? []).flatMap((place) => place.split(/[ -]/)))
   const isPart = (word: string) => namesPart(word, card.language)
   const fault = new Set(
-    own.filter((word) => !isPart(word) && word !== 'front' && !places.has(word)).map(meantBy)
+    own
+      .filter((word) => !isPart(word) && !words.legWords.has(word) && !places.has(word))
+      .map(meantBy)
   )
   const joined = words.joins(plain)
   return { card, at, seen: plainText(seen, card), parts, fault, all, front, joined, key }

@@ -1,6 +1,7 @@
 'use client'
 
 import { NativeSelect, NumberInput, TextInput } from '@mantine/core'
+import { useState } from 'react'
 import {
   type Card,
   type Caution,
@@ -33,6 +34,48 @@ const rungData = (ladder: Rungs, none: string, own: string | undefined) => [
     ? [{ value: own, label: `${own}, which is gone` }]
     : []),
 ]
+
+/** The id of another card: half an id is none, so it is taken when it is whole. */
+function OtherCard({
+  label,
+  id,
+  onChange,
+}: {
+  label: string
+  id: string
+  onChange: (id: string) => void
+}) {
+  const [typed, setTyped] = useState(id)
+  // It may be named from elsewhere, too.
+  const [was, setWas] = useState(id)
+  if (was !== id) {
+    setWas(id)
+    setTyped(id)
+  }
+  const take = () => {
+    const whole = typed
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+    setTyped(whole)
+    if (whole !== id) onChange(whole)
+  }
+  return (
+    <TextInput
+      size="xs"
+      aria-label={label}
+      placeholder="instead: another card"
+      maxLength={80}
+      value={typed}
+      onChange={(event) => setTyped(event.currentTarget.value)}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') take()
+      }}
+      style={{ flex: '1 1 160px' }}
+    />
+  )
+}
 
 /** Who must not, who asks first, who changes what: as it follows, and as the card says it. */
 export function CautionsSection() {
@@ -102,19 +145,10 @@ export function CautionsSection() {
               }
               style={{ flex: '3 1 300px' }}
             />
-            <TextInput
-              size="xs"
-              aria-label={`Other card of caution ${at}`}
-              placeholder="instead: another card"
-              value={caution.instead ?? ''}
-              onChange={(event) =>
-                set({
-                  instead:
-                    event.currentTarget.value.toLowerCase().replace(/[^a-z0-9-]+/g, '-') ||
-                    undefined,
-                })
-              }
-              style={{ flex: '1 1 160px' }}
+            <OtherCard
+              label={`Other card of caution ${at}`}
+              id={caution.instead ?? ''}
+              onChange={(instead) => set({ instead: instead || undefined })}
             />
           </>
         )}

@@ -78,6 +78,8 @@ export const englishMistakes = {
   /** Whether a line tells of two things that go wrong together. */
   joins: (line: string) => /\b(?:and|while)\b/i.test(line),
   sided: (line: string) => /\b(?:left|right)\b/i.test(line),
+  /** Words that tell which leg, and nothing that is wrong with it. */
+  legWords: new Set(['front']),
   /** Of which leg a line tells, where it names it by its place. */
   front: (line: string) =>
     /\bfront (?:knee|foot|leg|hip|heel|thigh)/i.test(line)
