@@ -62,6 +62,13 @@ function claims(
   })
 }
 
+/** What is found of effects that no published source stands behind. */
+const unsourced = (card: Card, found: Found[]) =>
+  found.filter(({ where }) => {
+    const claim = card.effects[Number(/\d+/.exec(where)![0])]!
+    return claim.basis !== 'published' || !claim.source
+  })
+
 const rule = (
   id: keyof typeof RULE_WORDS & `claims/${string}`,
   check: (card: Card, words: Words) => Found[]
@@ -75,12 +82,9 @@ const rule = (
 export const claimRules: readonly Rule[] = [
   rule('claims/no-cure', (card, words) => claims(card, words, words.cureTold, words.cure, true)),
   rule('claims/no-promise', (card, words) =>
-    claims(card, words, words.promiseTold, words.promise, false)
+    unsourced(card, claims(card, words, words.promiseTold, words.promise, false))
   ),
   rule('claims/numbers-have-a-source', (card, words) =>
-    claims(card, words, words.numberTold, words.number, false).filter(({ where }) => {
-      const claim = card.effects[Number(/\d+/.exec(where)![0])]!
-      return claim.basis !== 'published' || !claim.source
-    })
+    unsourced(card, claims(card, words, words.numberTold, words.number, false))
   ),
 ]

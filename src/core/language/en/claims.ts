@@ -6,18 +6,39 @@
 
 interface Calmer {
   found: RegExp
-  put: string
+  /** In its place: words, or what they are made of the match. */
+  put: string | ((match: RegExpExecArray) => string)
 }
 
 const NOT_BEFORE = String.raw`(?<!\b(?:not|never|no|n['’]t|may|might|can|could|said to|thought to|believed to|claimed to|cannot)\s+)`
-const word = (source: string, put: string): Calmer => ({
+const word = (source: string, put: Calmer['put']): Calmer => ({
   found: new RegExp(`${NOT_BEFORE}\\b(?:${source})\\b`, 'i'),
   put,
 })
 
 const CLEANS =
   '(?:flush|purg|cleans|purif|detoxifi|remov|eliminat|clear|wring|wash|draw)(?:es|s|e|y|ies)?'
+/** What clinicians treat; a pose that is said to act on it is told as said. */
+const COMPLAINTS =
+  '(?:(?:high |low )?blood pressure|hypertension|(?:back|neck|joint|period|chronic) pain|sciatica|asthma|anxiety|depression|insomnia|migraines?|headaches?|diabetes|arthritis|constipation|indigestion|infertility|heart disease|osteoporosis|cancer|varicose veins|menstrual (?:pain|cramps)|menopaus\\w+|adhd|fatigue|belly fat|weight loss)'
+const ORGANS =
+  '(?:(?:internal |abdominal |digestive |vital |reproductive )?organs|thyroid(?: gland)?|glands?|hormones?|liver|kidneys|pancreas|spleen|adrenals?|metabolism|immune system|immunity|nervous system|endocrine system|lymph(?:atic system)?|chakras?|ovaries|prostate|pituitary(?: gland)?)'
+const SOFTER: Readonly<Record<string, string>> = { end: 'ease', stop: 'ease' }
+/** `relieves`, `back pain` as what is said: “is said to relieve back pain”. */
+const said = ([, verb, what]: RegExpExecArray) => {
+  const base = verb!.toLowerCase().replace(/s$/, '')
+  return `is said to ${SOFTER[base] ?? base} ${what!}`
+}
+
 const CURES: readonly Calmer[] = [
+  word(
+    'help(s?) (?:to )?(?:cure|heal|reverse|treat)(?= \\w)',
+    (match) => `${match[1] ? 'is' : 'be'} said to help with`
+  ),
+  word(
+    '(?:an?|the) (?:(?:sure|certain|natural|proven|true) )?(?:cure|remedy|treatment|medicine) (?:for|of|against)',
+    'said to help with'
+  ),
   word(
     `(?:will )?${CLEANS}(?: out| away)? (?:the |all |your )?(?:toxins|poisons|impurities|waste)(?: out of| from)`,
     'is said to be good for'
@@ -28,7 +49,7 @@ const CURES: readonly Calmer[] = [
   ),
   word('will (?:cure|heal|fix|treat|reverse)', 'is said to help with'),
   word(
-    '(?:cures|heals|fixes|treats|reverses|gets rid of|rids (?:the body|you) of|banishes)',
+    '(?:cures|heals|fixes|treats|reverses|gets rid of|rids (?:the body|you) of|banishes)(?= \\w)',
     'is said to help with'
   ),
   word(
@@ -49,6 +70,16 @@ const CURES: readonly Calmer[] = [
 ]
 
 const PROMISES: readonly Calmer[] = [
+  word(
+    `(relieves|lowers|reduces|improves|alleviates|ends|stops|eases|controls|regulates|manages|combats) ((?:your |the |chronic |severe )?${COMPLAINTS})(?: for good| forever)?`,
+    said
+  ),
+  word(
+    `(stimulates|massages|tones|activates|squeezes|balances|regulates|strengthens|nourishes|rejuvenates|energi[sz]es) ((?:your |the |all |all the )?${ORGANS})`,
+    said
+  ),
+  word('(?:scientifically|clinically|medically) proven to', 'said to'),
+  word('guaranteed', 'hoped-for'),
   word('(?:is|are) guaranteed to', 'may'),
   word('guarantees', 'may bring'),
   word('will (?:always |certainly |surely |definitely )', 'may '),
@@ -68,6 +99,8 @@ const PROMISES: readonly Calmer[] = [
 
 /** `by 30 %`, `up to 40 percent`, `three times more`: with the words that lead to it. */
 const NUMBERS: readonly Calmer[] = [
+  { found: /\s*\bby (?:(?:a|one) )?(?:half|third|quarter)\b/i, put: '' },
+  { found: /\b(?:doubles|triples|halves)\b/i, put: 'changes' },
   {
     found:
       /\s*(?:\b(?:by|up to|as much as|about|around|nearly|over|more than|at least|some)\s+)*\d+(?:[.,]\d+)?\s?(?:%|percent\b|per cent\b)(?:\s+(?:more|less|better|faster|of)\b)?/i,
@@ -96,7 +129,9 @@ function calm(line: string, list: readonly Calmer[]): { words: string; calmer: s
     const hit = list
       .flatMap((each) => {
         const match = each.found.exec(calmer)
-        return match ? [{ match, put: each.put }] : []
+        return match
+          ? [{ match, put: typeof each.put === 'string' ? each.put : each.put(match) }]
+          : []
       })
       .sort((a, b) => a.match.index - b.match.index)[0]
     if (!hit) break

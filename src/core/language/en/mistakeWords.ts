@@ -8,6 +8,9 @@ const FORBIDS = new RegExp(
 )
 const FORBIDS_WITHIN =
   /^(?:the|your|you|it|this|that|these|both|left|right|front|back|\w+[^s]s)\b.*\b(?:(?:should|must|may|can|could|does|do|will|is|are)(?: not|n['’]t)|cannot|never)\b|^let\b[^,]*\bnot\b|^keep\b.*\bfrom \w+ing\b|^prevent\b/i
+/** `Knees not past the toes.` */
+const WHERE_NOT =
+  /^(?:the |your |both )?(?:left |right |front |back |low |upper )?\w+ not (?:past|so|too|over|beyond|in|out|up|down|to|into|onto|on|under|behind|ahead|forward|back)\b/i
 const PARTS =
   /[.;:!?]+\s*|,\s*(?=(?:and|but|instead|then)\b)|\s+(?:but|instead)\s+|,\s+(?!not\b|never\b|without\b|no\b)/i
 /** Said after what is to be done, it forbids nothing by itself. */
@@ -70,7 +73,8 @@ export const englishMistakes = {
       .split(PARTS)
       .map((clause) => clause?.trim())
       .filter(Boolean)
-    const forbids = (clause: string) => FORBIDS.test(clause) || FORBIDS_WITHIN.test(clause)
+    const forbids = (clause: string) =>
+      FORBIDS.test(clause) || FORBIDS_WITHIN.test(clause) || WHERE_NOT.test(clause)
     return clauses.length > 0 && clauses.every((clause) => forbids(clause) || TAIL.test(clause))
   },
   /** Lines about the breath and the eyes need no part of the body. */
