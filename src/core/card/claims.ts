@@ -2,7 +2,8 @@ import { claimWordsOf, type RULE_WORDS } from '../language'
 import type { Card } from './card'
 import { partsOf, type Want } from './parts'
 import { remember } from './remember'
-import { type Found, type Rule, usualRule } from './rules'
+import type { Found, Rule } from './rules'
+import { usualRule } from './usualRule'
 
 type Words = NonNullable<ReturnType<typeof claimWordsOf>>
 type Calmer = (line: string) => { words: string; calmer: string } | null

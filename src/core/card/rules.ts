@@ -1,4 +1,4 @@
-import { RULE_WORDS, SAY } from '../language'
+import { SAY } from '../language'
 import type { Card } from './card'
 import type { Finding, Severity } from './finding'
 import { DEFAULT_SCHOOL } from './defaultSchool'
@@ -28,21 +28,6 @@ export interface Rule {
   /** Of a rule that looks at the whole deck: what it finds, by the id of the card. */
   deck?: (cards: readonly Card[], school: School) => Map<string, Found[]>
 }
-
-/** A rule of common practice, with its words from the language. */
-export const usualRule = (
-  id: keyof typeof RULE_WORDS,
-  severity: Severity,
-  check: Rule['check'],
-  more: Partial<Rule> = {}
-): Rule => ({
-  id,
-  ...RULE_WORDS[id],
-  source: 'common practice',
-  severity,
-  check,
-  ...more,
-})
 
 /**
  * Runs rules over a card.
