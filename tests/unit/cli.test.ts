@@ -263,6 +263,21 @@ test('ladder says what is wrong with a body, and that a form is not known', () =
   expect(notula(['ladder', bare]).out).toContain('not sure: the rung is not drawn')
 })
 
+test('check lays several files side by side: the same mistake in other words is told', () => {
+  const other = file(
+    'other.md',
+    gate
+      .replace('id: gate', 'id: other-gate')
+      .replace('The chest turns to the floor.', 'The chest turns far to the floor.')
+  )
+  const rules = (...files: string[]) =>
+    (JSON.parse(notula(['check', ...files, '--json']).out) as { rule: string; file: string }[])
+      .filter(({ rule }) => rule === 'mistakes/one-wording')
+      .map((finding) => path.basename(finding.file))
+  expect(rules('demo/gate.md', other)).toEqual(['other.md'])
+  expect(rules('demo/gate.md', 'demo/low-cobra.md')).toEqual([])
+})
+
 test('verdicts tells each rung for people with some conditions; conditions lists the names', () => {
   const told = notula([
     'verdicts',

@@ -1,5 +1,5 @@
 import { type Card, DEFAULT_SCHOOL, type Finding, pathKeys, titleOf } from '@/core/card'
-import { checkCard } from '@/core/check'
+import { checkCard, checkDeck } from '@/core/check'
 import { FINDINGS, GOOD, out } from '../badCall'
 import { cardsFrom, textOf } from '../files'
 import { onRung } from '../onRung'
@@ -24,12 +24,13 @@ export async function check(
   options: { json?: boolean; review?: boolean; rung?: string }
 ): Promise<number> {
   const all: (Finding & { file: string })[] = []
-  for (const { file, card } of cardsFrom(files)) {
-    const findings = checkCard(
-      await onRung(file, card, options.rung),
-      DEFAULT_SCHOOL,
-      options.review
-    )
+  const cards = cardsFrom(files)
+  const beside = options.rung === undefined ? checkDeck(cards.map(({ card }) => card)) : null
+  for (const { file, card } of cards) {
+    const own = checkCard(await onRung(file, card, options.rung), DEFAULT_SCHOOL, options.review)
+    // Some files are not the whole deck: a card that is named may well be in it.
+    const found = beside?.get(card.id) ?? []
+    const findings = [...own, ...found.filter(({ rule }) => rule !== 'cautions/instead-open')]
     all.push(...findings.map((finding) => ({ ...finding, file })))
     if (options.json) continue
     const text = textOf(file)
