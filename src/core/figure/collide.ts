@@ -1,4 +1,5 @@
 import type { Side } from '../card'
+import type { Body } from './body'
 import { LIMBS } from './parts'
 import { jointOf, pointIn, type Segment } from './skeleton'
 import type { Contact } from './spec'
@@ -7,8 +8,6 @@ import { add, cross, dot, norm, scale, sub, unit, type Vec } from './vec'
 
 /** A limb, or a stretch of the trunk, as a rod with round ends. */
 interface Rod {
-  name: string
-  segment: Segment
   from: Vec
   to: Vec
   radius: number
@@ -36,54 +35,59 @@ const LEG = ['thigh', 'shin', 'foot']
 const TRUNK = 0.058
 const HEAD = 0.055
 
-/** Names of the rods, in their order. */
-const NAMES = [
-  ...(['left', 'right'] as const).flatMap((side) =>
-    Object.keys(RODS).map((name) => `${side} ${name}`)
+/** Where a rod ends: at a joint, or at a place of its own segment that hangs on the body. */
+type End = number | ((body: Body) => Vec)
+
+interface RodOf {
+  name: string
+  segment: Segment
+  from: End
+  to: End
+  radius: (body: Body) => number
+}
+
+/** The rods of any body, in their order. */
+const ALL: readonly RodOf[] = [
+  ...(['left', 'right'] as const).flatMap((side: Side) =>
+    Object.entries(RODS).map(([name, { segment, next, end }]): RodOf => ({
+      name: `${side} ${name}`,
+      segment: `${side}${segment}` as Segment,
+      from: jointOf(`${side}${segment}` as Segment),
+      to: next ? jointOf(`${side}${next}` as Segment) : () => end!,
+      radius: (body) => LIMBS[name]!(body, side).radius,
+    }))
   ),
-  'belly',
-  'chest',
-  'head',
+  {
+    name: 'belly',
+    segment: 'lowBack',
+    from: jointOf('pelvis'),
+    to: jointOf('ribs'),
+    radius: ({ girth }) => TRUNK * girth.belly,
+  },
+  {
+    name: 'chest',
+    segment: 'ribs',
+    from: jointOf('ribs'),
+    to: ({ shoulderUp }) => [0, shoulderUp * 0.8, 0],
+    radius: ({ girth }) => TRUNK * girth.chest,
+  },
+  {
+    name: 'head',
+    segment: 'head',
+    from: ({ headUp }) => [0, headUp * 0.4, 0],
+    to: ({ headUp }) => [0, headUp * 0.6, 0],
+    radius: () => HEAD,
+  },
 ]
 
 function rodsOf({ body, placed }: Standing): Rod[] {
-  const origin = (segment: Segment) => placed.origins[jointOf(segment)]!
-  const limbs = (['left', 'right'] as const).flatMap((side: Side) =>
-    Object.entries(RODS).map(([name, { segment, next, end }]): Rod => {
-      const own = `${side}${segment}` as Segment
-      return {
-        name: `${side} ${name}`,
-        segment: own,
-        from: origin(own),
-        to: next ? origin(`${side}${next}` as Segment) : pointIn(placed, own, end!),
-        radius: LIMBS[name]!(body, side).radius,
-      }
-    })
-  )
-  return [
-    ...limbs,
-    {
-      name: 'belly',
-      segment: 'lowBack',
-      from: origin('pelvis'),
-      to: origin('ribs'),
-      radius: TRUNK * body.girth.belly,
-    },
-    {
-      name: 'chest',
-      segment: 'ribs',
-      from: origin('ribs'),
-      to: pointIn(placed, 'ribs', [0, body.shoulderUp * 0.8, 0]),
-      radius: TRUNK * body.girth.chest,
-    },
-    {
-      name: 'head',
-      segment: 'head',
-      from: pointIn(placed, 'head', [0, body.headUp * 0.4, 0]),
-      to: pointIn(placed, 'head', [0, body.headUp * 0.6, 0]),
-      radius: HEAD,
-    },
-  ]
+  const end = (segment: Segment, at: End) =>
+    typeof at === 'number' ? placed.origins[at]! : pointIn(placed, segment, at(body))
+  return ALL.map(({ segment, from, to, radius }) => ({
+    from: end(segment, from),
+    to: end(segment, to),
+    radius: radius(body),
+  }))
 }
 
 /** Where two rods’ middle lines come nearest: a place on each, and how far they are apart. */
@@ -128,47 +132,50 @@ export interface Meeting extends Clash {
   away: Vec
 }
 
-/** Which pairs of rods are looked at, for the contacts of a figure. */
-export function lookedAt(contacts: readonly Contact[]): [number, number][] {
-  const meant = (a: string, b: string) =>
-    contacts.some(({ part, on }) => {
+/** Pairs of rods that are not joined. */
+const APART: readonly (readonly [number, number])[] = ALL.flatMap((a, i) =>
+  ALL.flatMap((b, k): [number, number][] => (k > i && !joined(a.name, b.name) ? [[i, k]] : []))
+)
+
+/** Which pairs of rods are looked at, for the contacts of a figure: all but those meant to meet. */
+export function lookedAt(contacts: readonly Contact[]): readonly (readonly [number, number])[] {
+  const meant = new Set(
+    contacts.flatMap(({ part, on }) => {
       const [, side, name] = /^(left|right) (.+)$/.exec(part) ?? []
       const own = side ? `${side} ${rodOf(name!)}` : part
-      return (on === a && own === b) || (on === b && own === a)
+      return [`${own}, ${on}`, `${on}, ${own}`]
     })
-  return NAMES.flatMap((a, i) =>
-    NAMES.slice(i + 1).flatMap((b, k): [number, number][] =>
-      joined(a, b) || meant(a, b) ? [] : [[i, i + 1 + k]]
-    )
   )
+  return APART.filter(([i, k]) => !meant.has(`${ALL[i]!.name}, ${ALL[k]!.name}`))
 }
 
 /** Of the pairs looked at, those nearer than their flesh has room, and a little more. */
 export function meetings(
   standing: Standing,
-  pairs: readonly [number, number][],
+  pairs: readonly (readonly [number, number])[],
   margin = 0
 ): Meeting[] {
   const rods = rodsOf(standing)
   const reach = rods.map(({ from, to, radius }) => norm(sub(to, from)) / 2 + radius)
   const middle = rods.map(({ from, to }) => scale(add(from, to), 0.5))
-  return pairs.flatMap(([i, k]): Meeting[] => {
-    if (norm(sub(middle[i]!, middle[k]!)) > reach[i]! + reach[k]!) return []
+  const found: Meeting[] = []
+  for (const [i, k] of pairs) {
+    const [ma, mb, far] = [middle[i]!, middle[k]!, reach[i]! + reach[k]!]
+    if ((ma[0] - mb[0]) ** 2 + (ma[1] - mb[1]) ** 2 + (ma[2] - mb[2]) ** 2 > far * far) continue
     const [a, b] = [rods[i]!, rods[k]!]
     const { onA, onB, distance, across } = nearest(a, b)
     const deep = (a.radius + b.radius) * THROUGH - distance
-    if (deep < -margin) return []
+    if (deep < -margin) continue
     const way = distance > 1e-5 ? sub(onA, onB) : norm(across) > 1e-9 ? across : ([0, 0, 1] as Vec)
-    return [
-      {
-        parts: [a.name, b.name],
-        deep,
-        segments: [a.segment, b.segment],
-        at: [onA, onB],
-        away: unit(way),
-      },
-    ]
-  })
+    found.push({
+      parts: [ALL[i]!.name, ALL[k]!.name],
+      deep,
+      segments: [ALL[i]!.segment, ALL[k]!.segment],
+      at: [onA, onB],
+      away: unit(way),
+    })
+  }
+  return found
 }
 
 /**

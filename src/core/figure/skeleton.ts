@@ -4,12 +4,14 @@ import {
   apply,
   IDENTITY,
   type Mat,
+  rad,
   rotBy,
   rotX,
   rotY,
   rotZ,
+  scale,
   times,
-  transpose,
+  turnsBy,
   type Vec,
 } from './vec'
 
@@ -170,7 +172,8 @@ export function mirroredPose({ root, angles }: Pose): Pose {
   }
 }
 
-type LocalRotation = (angles: readonly number[]) => Mat
+/** One turn of a joint: by which of its angles, about which line, and which way. */
+type Turn = readonly [of: number, about: 'x' | 'y' | 'z', sign: 1 | -1]
 
 interface Joint {
   segment: Segment
@@ -179,17 +182,64 @@ interface Joint {
   at: (body: Body) => Vec
   /** Indexes of its angles. */
   angles: readonly number[]
-  rotation: LocalRotation
+  /** How it is turned in its parent. */
+  rotation: (angles: readonly number[]) => Mat
+  /** For each of its angles, in its parent: about which axis one degree more of it turns. */
+  axes: (angles: readonly number[]) => Vec[]
+}
+
+const ABOUT = { x: rotX, y: rotY, z: rotZ }
+const LINES: Record<Turn[1], Vec> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] }
+
+/** A joint that turns by one angle after the other. */
+const turning = (...turns: Turn[]): Pick<Joint, 'rotation' | 'axes'> => turningAfter(null, turns)
+
+/** Hip and shoulder: flexion and abduction are one swing, and the limb turns in it. */
+const swinging = (sign: 1 | -1): Pick<Joint, 'rotation' | 'axes'> =>
+  turningAfter(([flexion, abduction]) => [-flexion!, 0, sign * abduction!], [[2, 'y', sign]], sign)
+
+function turningAfter(
+  swing: ((angles: readonly number[]) => Vec) | null,
+  turns: readonly Turn[],
+  sign = 1
+): Pick<Joint, 'rotation' | 'axes'> {
+  const turned = (angles: readonly number[], [of, about, way]: Turn) =>
+    ABOUT[about](way * angles[of]!)
+  return {
+    rotation: (angles) =>
+      turns
+        .slice(swing ? 0 : 1)
+        .reduce(
+          (all, turn) => times(all, turned(angles, turn)),
+          swing ? rotBy(swing(angles)) : turned(angles, turns[0]!)
+        ),
+    axes: (angles) => {
+      const axes: Vec[] = []
+      let all = IDENTITY
+      if (swing) {
+        const vector = swing(angles)
+        const by = turnsBy(vector)
+        axes[0] = scale(apply(by, LINES.x), -rad(1))
+        axes[1] = scale(apply(by, LINES.z), sign * rad(1))
+        all = rotBy(vector)
+      }
+      turns.forEach((turn, i) => {
+        const [of, about, way] = turn
+        axes[of] = scale(apply(all, LINES[about]), way * rad(1))
+        if (i < turns.length - 1) all = times(all, turned(angles, turn))
+      })
+      return axes
+    },
+  }
 }
 
 /** The angles of each region of the spine. */
 export const SPINAL = ['flexion', 'lateralFlexion', 'rotation'] as const
 
-const spine: LocalRotation = ([flexion, lateral, rotation]) =>
-  times(rotY(rotation!), times(rotX(flexion!), rotZ(-lateral!)))
+const spine = turning([2, 'y', 1], [0, 'x', 1], [1, 'z', -1])
 
 function arm(side: 'left' | 'right'): Joint[] {
-  const s = side === 'left' ? 1 : -1
+  const s: 1 | -1 = side === 'left' ? 1 : -1
   const seg = (name: string) => `${side}${name}` as Segment
   const ids = (joint: string, ...names: string[]) =>
     names.map((name) => indexOf(side + joint, name))
@@ -199,35 +249,34 @@ function arm(side: 'left' | 'right'): Joint[] {
       parent: 'ribs',
       at: (b) => [s * 0.02, b.shoulderUp, 0.01],
       angles: ids('Girdle', 'elevation', 'retraction'),
-      rotation: ([raise, drawIn]) => times(rotY(s * drawIn!), rotZ(s * raise!)),
+      ...turning([1, 'y', s], [0, 'z', s]),
     },
     {
       segment: seg('UpperArm'),
       parent: seg('Girdle'),
       at: (b) => [s * (b.shoulderOut - 0.02), 0, -0.01],
       angles: ids('Shoulder', 'flexion', 'abduction', 'rotation'),
-      rotation: ([flexion, abduction, rotation]) =>
-        times(rotBy([-flexion!, 0, s * abduction!]), rotY(s * rotation!)),
+      ...swinging(s),
     },
     {
       segment: seg('Forearm'),
       parent: seg('UpperArm'),
       at: (b) => [0, -b.upperArm, 0],
       angles: [indexOf(`${side}Elbow`, 'flexion'), indexOf(`${side}Forearm`, 'pronation')],
-      rotation: ([flexion, turn]) => times(rotX(-flexion!), rotY(-s * turn!)),
+      ...turning([0, 'x', -1], [1, 'y', s === 1 ? -1 : 1]),
     },
     {
       segment: seg('Hand'),
       parent: seg('Forearm'),
       at: (b) => [0, -b.forearm, 0],
       angles: ids('Wrist', 'flexion', 'radialDeviation'),
-      rotation: ([flexion, toThumb]) => times(rotX(-flexion!), rotZ(s * toThumb!)),
+      ...turning([0, 'x', -1], [1, 'z', s]),
     },
   ]
 }
 
 function leg(side: 'left' | 'right'): Joint[] {
-  const s = side === 'left' ? 1 : -1
+  const s: 1 | -1 = side === 'left' ? 1 : -1
   const seg = (name: string) => `${side}${name}` as Segment
   const ids = (joint: string, ...names: string[]) =>
     names.map((name) => indexOf(side + joint, name))
@@ -237,29 +286,28 @@ function leg(side: 'left' | 'right'): Joint[] {
       parent: 'pelvis',
       at: (b) => [s * b.hipOut, 0, 0],
       angles: ids('Hip', 'flexion', 'abduction', 'rotation'),
-      rotation: ([flexion, abduction, rotation]) =>
-        times(rotBy([-flexion!, 0, s * abduction!]), rotY(s * rotation!)),
+      ...swinging(s),
     },
     {
       segment: seg('Shank'),
       parent: seg('Thigh'),
       at: (b) => [0, -b.thigh, 0],
       angles: ids('Knee', 'flexion'),
-      rotation: ([flexion]) => rotX(flexion!),
+      ...turning([0, 'x', 1]),
     },
     {
       segment: seg('Foot'),
       parent: seg('Shank'),
       at: (b) => [0, -b.shank, 0],
       angles: ids('Ankle', 'dorsiflexion', 'eversion'),
-      rotation: ([up, tilt]) => times(rotX(-up!), rotZ(s * tilt!)),
+      ...turning([0, 'x', -1], [1, 'z', s]),
     },
     {
       segment: seg('Toes'),
       parent: seg('Foot'),
       at: (b) => [0, -b.ankleHeight + 0.008, b.foot * 0.5],
       angles: ids('Toes', 'extension'),
-      rotation: ([up]) => rotX(-up!),
+      ...turning([0, 'x', -1]),
     },
   ]
 }
@@ -271,35 +319,35 @@ export const JOINTS: readonly Joint[] = [
     parent: null,
     at: () => [0, 0, 0],
     angles: [indexOf('pelvis', 'turn'), indexOf('pelvis', 'tilt'), indexOf('pelvis', 'lean')],
-    rotation: ([turn, tilt, lean]) => times(rotY(turn!), times(rotX(tilt!), rotZ(-lean!))),
+    ...turning([0, 'y', 1], [1, 'x', 1], [2, 'z', -1]),
   },
   {
     segment: 'lowBack',
     parent: 'pelvis',
     at: (b) => [0, b.pelvisUp, -0.012],
     angles: SPINAL.map((name) => indexOf('lowBack', name)),
-    rotation: spine,
+    ...spine,
   },
   {
     segment: 'ribs',
     parent: 'lowBack',
     at: (b) => [0, b.lowBackUp, 0],
     angles: SPINAL.map((name) => indexOf('ribs', name)),
-    rotation: spine,
+    ...spine,
   },
   {
     segment: 'neck',
     parent: 'ribs',
     at: (b) => [0, b.neckFrom, b.stoop],
     angles: SPINAL.map((name) => indexOf('neck', name)),
-    rotation: spine,
+    ...spine,
   },
   {
     segment: 'head',
     parent: 'neck',
     at: (b) => [0, b.neckUp, 0.006],
     angles: [indexOf('head', 'flexion')],
-    rotation: ([bend]) => rotX(bend!),
+    ...turning([0, 'x', 1]),
   },
   ...arm('left'),
   ...arm('right'),
@@ -315,6 +363,7 @@ const JOINT_OF = new Map(JOINTS.map((joint, i) => [joint.segment, i]))
 
 /** Index of the joint that moves a segment. */
 export const jointOf = (segment: Segment): number => JOINT_OF.get(segment)!
+const RIBS = jointOf('ribs')
 
 /** For each joint, the joints from the root down to it. */
 export const CHAINS: readonly (readonly number[])[] = JOINTS.map(({ segment }) => {
@@ -338,11 +387,11 @@ const valuesOf = (joint: Joint, angles: readonly number[]) => joint.angles.map((
  * told against the trunk.
  */
 const turnedBy = (segment: Segment, parent: number): number =>
-  segment.endsWith('UpperArm') ? jointOf('ribs') : parent
+  segment === 'leftUpperArm' || segment === 'rightUpperArm' ? RIBS : parent
 
-/** Joints that carry what hangs on them without turning it: the girdles. */
-export const CARRIERS: ReadonlyMap<number, number> = new Map(
-  (['left', 'right'] as const).map((side) => [jointOf(`${side}Girdle`), jointOf(`${side}UpperArm`)])
+/** For a joint that carries what hangs on it without turning it (the girdles), what that is. */
+export const CARRIED: readonly (number | undefined)[] = JOINTS.map(({ segment }) =>
+  segment.endsWith('Girdle') ? jointOf(segment.replace('Girdle', 'UpperArm') as Segment) : undefined
 )
 
 /** Places every segment of a body. */
@@ -369,31 +418,18 @@ export const pointIn = (placed: Placed, segment: Segment, local: Vec): Vec => {
   return add(placed.origins[i]!, apply(placed.rotations[i]!, local))
 }
 
-const STEP = 1e-3
-
-/**
- * For each angle, the axis in space about which a small change of it turns the segment, for
- * one degree; taken from the rotation itself.
- */
+/** For each angle, the axis in space about which one degree more of it turns its segment. */
 export function axesOf(pose: Pose, placed: Placed): Vec[] {
   const axes = new Array<Vec>(ANGLES.length)
-  JOINTS.forEach((joint) => {
-    const values = valuesOf(joint, pose.angles)
+  for (const joint of JOINTS) {
     const parent =
       joint.parent === null
         ? IDENTITY
         : placed.rotations[turnedBy(joint.segment, jointOf(joint.parent))]!
+    const local = joint.axes(valuesOf(joint, pose.angles))
     joint.angles.forEach((index, k) => {
-      const at = (by: number) => joint.rotation(values.with(k, values[k]! + by))
-      // R(+) R(-)ᵀ is a small turn; its skew part is the axis.
-      const turn = times(at(STEP), transpose(at(-STEP)))
-      const local: Vec = [
-        (turn[7]! - turn[5]!) / (4 * STEP),
-        (turn[2]! - turn[6]!) / (4 * STEP),
-        (turn[3]! - turn[1]!) / (4 * STEP),
-      ]
-      axes[index] = apply(parent, local)
+      axes[index] = apply(parent, local[k]!)
     })
-  })
+  }
   return axes
 }

@@ -2,25 +2,11 @@ import { type Body, bodyOf, USUAL_STATURE } from './body'
 import { lookedAt, meetings } from './collide'
 import { contactRows, HARD, type Row, strapRow, UP } from './constraints'
 import { type ContactPoint, FLESH, pointsOf } from './parts'
-import {
-  ANGLES,
-  axesOf,
-  CARRIERS,
-  CHAINS,
-  indexOf,
-  jointOf,
-  JOINTS,
-  mirroredPose,
-  place,
-  type Placed,
-  pointIn,
-  type Pose,
-  type Segment,
-} from './skeleton'
+import { ANGLES, indexOf, mirroredPose, place, type Placed, pointIn, type Pose } from './skeleton'
 import { type Contact, type Figure, mirroredFigure, type Strap } from './spec'
+import { COLUMNS, nextStep, ROOT } from './step'
 import { unmetIn } from './unmet'
-import { add, cross, dot, sub, type Vec } from './vec'
-import { CholeskyDecomposition, Matrix } from 'ml-matrix'
+import { add, dot, sub, type Vec } from './vec'
 
 /** A contact that cannot be met, and by how much. */
 export interface Unmet {
@@ -63,29 +49,16 @@ export interface Limits {
   max: readonly number[]
 }
 
-const ROOT = 3
 /** How hard limbs are pushed apart that are in one place, and how far apart they let go. */
 const SOFTLY = 0.08
 const LETS_GO = 2e-3
-/**
- * How readily each angle gives way: hands and feet settle on what they touch, and the trunk
- * keeps its shape longest.
- */
-const READY = ANGLES.map(({ joint }) => {
-  if (joint === 'pelvis') return 0.5
-  if (joint === 'lowBack' || joint === 'ribs') return 0.15
-  if (joint === 'neck' || joint === 'head') return 0.1
-  if (joint.endsWith('Girdle')) return 0.2
-  return /(?:Wrist|Ankle|Forearm|Toes)$/.test(joint) ? 25 : 1
-})
-
 const JOINT_LIMITS: Limits = {
   min: ANGLES.map(({ min }) => min),
   max: ANGLES.map(({ max }) => max),
 }
 
-const clampAngle = (i: number, value: number, { min, max }: Limits = JOINT_LIMITS) =>
-  Math.min(max[i]!, Math.max(min[i]!, value))
+const clampAngle = (i: number, value: number, limits: Limits = JOINT_LIMITS) =>
+  Math.min(limits.max[i]!, Math.max(limits.min[i]!, value))
 
 /** The angles that a figure asks for; what it does not name is 0. */
 export function askedAngles(figure: Figure): number[] {
@@ -98,34 +71,6 @@ export function askedAngles(figure: Figure): number[] {
   return angles
 }
 
-const JOINT_ANGLES = JOINTS.map((joint) => joint.angles)
-
-/** Adds what each angle does to a point of a segment, along a direction. */
-function addColumn(
-  out: Float64Array,
-  segment: Segment,
-  point: Vec,
-  along: Vec,
-  sign: number,
-  placed: Placed,
-  axes: Vec[]
-) {
-  out[0]! += sign * along[0]
-  out[1]! += sign * along[1]
-  out[2]! += sign * along[2]
-  for (const joint of CHAINS[jointOf(segment)]!) {
-    const carried = CARRIERS.get(joint)
-    const at =
-      carried === undefined || jointOf(segment) === joint ? point : placed.origins[carried]!
-    const arm = sub(at, placed.origins[joint]!)
-    const lever = cross(arm, along)
-    for (const i of JOINT_ANGLES[joint]!) out[ROOT + i]! += sign * dot(axes[i]!, lever)
-  }
-}
-
-const COLUMNS = ROOT + ANGLES.length
-const DAMPING = 1e-9
-const MOST_DEGREES = 25
 /** How much of the way back to the asked angles is gone in one round; less while a part is held. */
 const HOMING = 0.5
 const HOMING_HELD = 0.02
@@ -300,97 +245,4 @@ function standOn(body: Body, pose: Pose, points: ContactPoint[]): number {
   const placed = place(body, { ...pose, root: [0, 0, 0] })
   const lowest = points.map(({ segment, at, radius }) => pointIn(placed, segment, at)[1] - radius)
   return lowest.length ? -Math.min(...lowest) : 0.53
-}
-
-function nextStep(
-  rows: Row[],
-  pose: Pose,
-  placed: Placed,
-  asked: number[],
-  homing: number,
-  limits: Limits
-): Float64Array {
-  const axes = axesOf(pose, placed)
-  const m = rows.length
-  const jacobian = rows.map((row) => {
-    const out = new Float64Array(COLUMNS)
-    addColumn(out, row.segment, row.point, row.along, 1, placed, axes)
-    if (row.against)
-      addColumn(out, row.against.segment, row.against.point, row.along, -1, placed, axes)
-    return out
-  })
-  // What the angles would do by themselves: go back to what was asked for.
-  const wish = new Float64Array(COLUMNS)
-  asked.forEach((value, i) => {
-    wish[ROOT + i] = (value - pose.angles[i]!) * homing
-  })
-  const ready = new Float64Array(COLUMNS).fill(1)
-  ANGLES.forEach((_, i) => {
-    ready[ROOT + i] = READY[i]!
-  })
-  let step = wish
-  if (m === 0) return capped(step)
-  // How the rows pull on each other through the angles; an angle that is frozen leaves it.
-  const pulls = Array.from({ length: m }, () => new Float64Array(m))
-  const addAngle = (c: number, weight: number) => {
-    for (let r = 0; r < m; r += 1) {
-      const k = jacobian[r]![c]! * weight
-      if (k === 0) continue
-      const row = pulls[r]!
-      for (let q = 0; q <= r; q += 1) row[q]! += k * jacobian[q]![c]!
-    }
-  }
-  for (let c = 0; c < COLUMNS; c += 1) addAngle(c, ready[c]!)
-  // An angle at its limit that is pushed further stays where it is, and the others do the work.
-  for (let pass = 0; pass < 4; pass += 1) {
-    const free = wish.map((value, i) => (ready[i]! === 0 ? 0 : value))
-    const a = Matrix.zeros(m, m)
-    const b = Matrix.zeros(m, 1)
-    for (let r = 0; r < m; r += 1) {
-      const jr = jacobian[r]!
-      let along = 0
-      for (let c = 0; c < COLUMNS; c += 1) along += jr[c]! * free[c]!
-      b.set(r, 0, rows[r]!.residual - along)
-      for (let q = 0; q <= r; q += 1) {
-        const sum = pulls[r]![q]! + (q === r ? DAMPING / (rows[r]!.weight * rows[r]!.weight) : 0)
-        a.set(r, q, sum)
-        a.set(q, r, sum)
-      }
-    }
-    const y = new CholeskyDecomposition(a).solve(b)
-    step = Float64Array.from(free)
-    for (let r = 0; r < m; r += 1) {
-      const force = y.get(r, 0)
-      const jr = jacobian[r]!
-      for (let c = 0; c < COLUMNS; c += 1) step[c]! += ready[c]! * jr[c]! * force
-    }
-    const cap = capOf(step)
-    let frozen = false
-    ANGLES.forEach((_, i) => {
-      const [min, max] = [limits.min[i]!, limits.max[i]!]
-      const c = ROOT + i
-      const next = pose.angles[i]! + step[c]! * cap
-      const outward =
-        (next > max + 1e-9 && pose.angles[i]! >= max - 1e-9) ||
-        (next < min - 1e-9 && pose.angles[i]! <= min + 1e-9)
-      if (ready[c]! > 0 && outward) {
-        addAngle(c, -ready[c]!)
-        ready[c] = 0
-        frozen = true
-      }
-    })
-    if (!frozen) break
-  }
-  return capped(step)
-}
-
-function capOf(step: Float64Array): number {
-  let most = 0
-  for (let i = ROOT; i < COLUMNS; i += 1) most = Math.max(most, Math.abs(step[i]!))
-  return most > MOST_DEGREES ? MOST_DEGREES / most : 1
-}
-
-function capped(step: Float64Array): Float64Array {
-  const cap = capOf(step)
-  return cap === 1 ? step : step.map((value) => value * cap)
 }

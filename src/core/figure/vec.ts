@@ -94,3 +94,27 @@ export function rotBy(v: Vec): Mat {
     t * z * z + c,
   ]
 }
+
+/**
+ * How a rotation by a vector turns when the vector grows: its columns are the axes, in radians
+ * for each radian more along x, y and z (the left Jacobian of a rotation vector, as textbooks
+ * of robotics give it).
+ */
+export function turnsBy(v: Vec): Mat {
+  const angle = rad(norm(v))
+  if (angle < 1e-6) return IDENTITY
+  const [x, y, z] = scale(v, rad(1))
+  const a = (1 - Math.cos(angle)) / angle ** 2
+  const b = (angle - Math.sin(angle)) / angle ** 3
+  return [
+    1 - b * (y * y + z * z),
+    b * x * y - a * z,
+    b * x * z + a * y,
+    b * x * y + a * z,
+    1 - b * (x * x + z * z),
+    b * y * z - a * x,
+    b * x * z - a * y,
+    b * y * z + a * x,
+    1 - b * (x * x + y * y),
+  ]
+}
