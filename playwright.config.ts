@@ -5,11 +5,11 @@ export default defineConfig({
   testDir: 'tests/browser',
   timeout: 120_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  // Each worker has a server and a deck of its own.
+  workers: process.env.BASE_URLS?.split(' ').length ?? 1,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: '.notula/results/browser.json' }]],
   use: {
-    baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     acceptDownloads: true,

@@ -73,29 +73,32 @@ async function unitTests() {
   if (!good && numFailedTests + numRuntimeErrorTestSuites === 0) failed += 1
 }
 
+/** How many browser tests run at once, each with a server and a deck of its own. */
+const ABREAST = 2
+
 async function browserTests() {
-  const database = `notula_test_${process.pid}`
   const given = process.env.DATABASE_URL
+  const databases = Array.from({ length: ABREAST }, (_, i) => `notula_test_${process.pid}_${i}`)
   let cluster = { url: given, stop: async () => {} }
-  let server
+  const servers = []
   try {
-    let url
-    await step('Making a throwaway database with the demo deck', async () => {
+    const urls = []
+    await step('Making throwaway databases with the demo deck', async () => {
       if (!given) cluster = await startCluster(`test-${process.pid}`, { throwaway: true })
-      url = await ensureDatabase(cluster.url, database, cluster.role)
-      await migrate(url)
-      return tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: url }).trim()
+      for (const database of databases) {
+        const url = await ensureDatabase(cluster.url, database, cluster.role)
+        await migrate(url)
+        tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: url })
+        urls.push(url)
+      }
     })
     await ensureBuild()
-    server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl: url })
+    for (const databaseUrl of urls)
+      servers.push(await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl }))
     const good = await show(
       'The real interface (Playwright)',
       ['node_modules/@playwright/test/cli.js', 'test', ...only],
-      {
-        BASE_URL: server.address,
-        CHROMIUM: chromium(),
-        DATABASE_URL: url,
-      }
+      { BASE_URLS: servers.map(({ address }) => address).join(' '), CHROMIUM: chromium() }
     )
     const file = path.join(results, 'browser.json')
     if (!existsSync(file)) {
@@ -107,8 +110,8 @@ async function browserTests() {
     failed += stats.unexpected + stats.flaky
     if (!good && stats.unexpected + stats.flaky === 0) failed += 1
   } finally {
-    await server?.stop()
-    if (given) await dropDatabase(given, database)
+    for (const server of servers) await server.stop()
+    if (given) for (const database of databases) await dropDatabase(given, database)
     await cluster.stop()
   }
 }

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { Card } from '../../src/core/card'
 import { readCard } from '../../src/core/formats'
-import { dense, field, newCard, openBench, pdfPages, saved } from './helpers'
+import { dense, field, newCard, openBench, pdfPages, saved, test } from './helpers'
 
 const SCRIPT =
   '<script>document.title="broken"</script><img src=x onerror="document.title=\'broken\'">'

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
-import { expectAccessible, newCard, openBench, saved } from './helpers'
+import { expect, type Page } from '@playwright/test'
+import { expectAccessible, newCard, openBench, saved, test } from './helpers'
 
 /** Who may do what: on the bench, over the deck, in the room, and by which policy. */
 

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { expectAccessible, field, newCard, openBench, saved } from './helpers'
+import { expect } from '@playwright/test'
+import { expectAccessible, field, newCard, openBench, saved, test } from './helpers'
 
 /** Sides, breath, time, the school and the findings, as a trainer meets them. */
 

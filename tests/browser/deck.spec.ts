@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { unzipSync, zipSync } from 'fflate'
 import { readCard, writeMarkdown } from '../../src/core/formats'
-import { demoText, expectAccessible, field, newCard, openBench, saved } from './helpers'
+import { demoText, expectAccessible, field, newCard, openBench, saved, test } from './helpers'
 
 interface Stored {
   version: number

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
-import { demoText, expectAccessible, newCard, openBench, saved } from './helpers'
+import { expect, type Page } from '@playwright/test'
+import { demoText, expectAccessible, newCard, openBench, saved, test } from './helpers'
 
 /** A body that is posed, drawn and measured, as a trainer meets it. */
 

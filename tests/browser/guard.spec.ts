@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import http from 'node:http'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './helpers'
 
 /** Every address of the app, behind its guard. */
 

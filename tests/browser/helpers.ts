@@ -1,15 +1,22 @@
 import { readFileSync } from 'node:fs'
 import { AxeBuilder } from '@axe-core/playwright'
-import { expect, type APIRequestContext, type Page } from '@playwright/test'
+import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test'
 
 export { pdfPages } from '../support/pdfPages.mjs'
+
+/** A test with a server and a deck that no other test of the moment has. */
+export const test = base.extend({
+  baseURL: async ({}, use, { parallelIndex }) => {
+    await use(process.env.BASE_URLS!.split(' ')[parallelIndex])
+  },
+})
 
 /** Text without any blanks, to compare what was broken into lines. */
 export const dense = (text: string) => text.normalize('NFC').replace(/\s+/g, '')
 
 /** Nothing serious for people who use the page by keyboard, by ear or with poor sight. */
 export async function expectAccessible(page: Page, within = 'html', rules?: string[]) {
-  const axe = new AxeBuilder({ page }).include(within)
+  const axe = new AxeBuilder({ page }).include(within).options({ resultTypes: ['violations'] })
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
   expect(serious.map(({ id, nodes }) => [id, nodes.map((node) => node.html).slice(0, 3)])).toEqual(

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
-import { expectAccessible, openBench, saved } from './helpers'
+import { expect, type Page } from '@playwright/test'
+import { expectAccessible, openBench, saved, test } from './helpers'
 
 /** The ladder as a trainer works on it: what rungs ask, proposals, a body, two side by side, the deck. */
 

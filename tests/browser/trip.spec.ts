@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { readCard } from '../../src/core/formats'
 import {
   demoText,
@@ -9,6 +9,7 @@ import {
   openBench,
   pdfPages,
   saved,
+  test,
 } from './helpers'
 
 test('the first trip: find a card, write a new one from one side, read it, print it, take it as a file', async ({
@@ -187,8 +188,8 @@ test('a stale save is refused with both texts, and the trainer chooses', async (
 })
 
 for (const colorScheme of ['light', 'dark'] as const)
-  test(`nothing serious for axe, ${colorScheme}`, async ({ browser }) => {
-    const context = await browser.newContext({ colorScheme, baseURL: process.env.BASE_URL })
+  test(`nothing serious for axe, ${colorScheme}`, async ({ browser, baseURL }) => {
+    const context = await browser.newContext({ colorScheme, baseURL })
     const page = await context.newPage()
     for (const path of [
       '/',

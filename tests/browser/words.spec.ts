@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
-import { expectAccessible, field, newCard, openBench, saved } from './helpers'
+import { expect, type Page } from '@playwright/test'
+import { expectAccessible, field, newCard, openBench, saved, test } from './helpers'
 
 /** Words that move the figure, as a trainer meets them: drafted, kept, pulled, played. */
 
