@@ -41,6 +41,20 @@ export interface CardCautionsAnswer {
   faults?: SeenFault[]
 }
 
+/** Answers jobs about a card; the same answer twice running is told once, so that nothing is drawn anew. */
+export function followCautions(): (job: CardCautionsJob) => CardCautionsAnswer {
+  let last = ''
+  return (job) => {
+    const answer = cardCautions(job)
+    // Ways out are asked for by hand: whoever asks again is told again.
+    if (job.ask === 'ways') return answer
+    const text = JSON.stringify(answer)
+    if (text === last) return {}
+    last = text
+    return answer
+  }
+}
+
 /** Answers one job about a card; a card that cannot be worked out gives nothing. */
 export function cardCautions(job: CardCautionsJob): CardCautionsAnswer {
   try {

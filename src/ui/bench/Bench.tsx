@@ -9,7 +9,7 @@ import {
   IconKeyboard,
   IconTrash,
 } from '@tabler/icons-react'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { useRouter, useSearchParams } from 'next/navigation'
 import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'

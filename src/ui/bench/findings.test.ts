@@ -11,14 +11,18 @@ function slowWork() {
   const jobs: FindingsJob[] = []
   const follow = followCard()
   let tell: (answer: FindingsAnswer) => void = () => undefined
+  let fail: (message: string) => void = () => undefined
   const work: FindingsWork = {
     ask: (job) => jobs.push(job),
     onAnswer: (told) => {
       tell = told
     },
+    onFailure: (told) => {
+      fail = told
+    },
     stop: () => undefined,
   }
-  return { work, jobs, answer: () => tell(follow(jobs.at(-1)!)) }
+  return { work, jobs, answer: () => tell(follow(jobs.at(-1)!)), fail: () => fail('it broke') }
 }
 
 const PAUSE = 300
@@ -119,4 +123,20 @@ test('a card that cannot be checked says so, and the next state of it is checked
     asked: false,
   })
   expect(findings.map(({ rule }) => rule)).not.toContain('card/checked')
+})
+
+test('a worker that breaks is a finding of its own, and the next change is asked for again', () => {
+  const bench = createBench(card)
+  const { work, jobs, fail, answer } = slowWork()
+  const findings = createFindings(bench, DEFAULT_SCHOOL, () => work)
+  findings.start()
+  fail()
+  expect(findings.found.getState().findings.map(({ message }) => message)).toEqual([
+    expect.stringContaining('it broke') as string,
+  ])
+  bench.getState().set('enter[1].text', 'Stand on, and on.')
+  jest.advanceTimersByTime(PAUSE)
+  expect(jobs).toHaveLength(2)
+  answer()
+  expect(findings.found.getState().findings.length).toBeGreaterThan(0)
 })

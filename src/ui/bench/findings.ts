@@ -12,6 +12,7 @@ import {
   type SectionId,
 } from '@/core/card'
 import type { FindingsAnswer, FindingsJob } from '@/workers/cardFindings'
+import { openWork, type Worked } from '../shared/benchWork'
 import { type BenchStore, changedFields } from './store'
 
 /** What the rules find on the card; worked out beside the page, a moment after each change. */
@@ -26,26 +27,7 @@ export interface Findings {
 }
 
 /** What works the findings out: a worker, or what a test puts in its place. */
-export interface FindingsWork {
-  ask: (job: FindingsJob) => void
-  onAnswer: (tell: (answer: FindingsAnswer) => void) => void
-  stop: () => void
-}
-
-function inWorker(): FindingsWork {
-  const worker = new Worker(new URL('../../workers/cardFindings.worker.ts', import.meta.url), {
-    type: 'module',
-  })
-  return {
-    ask: (job) => worker.postMessage(job),
-    onAnswer: (tell) => {
-      worker.onmessage = ({ data }: MessageEvent<FindingsAnswer>) => tell(data)
-      worker.onerror = (event) =>
-        tell({ findings: [unchecked(event.message || 'the worker did not start')] })
-    },
-    stop: () => worker.terminate(),
-  }
-}
+export type FindingsWork = Worked<FindingsJob, FindingsAnswer>
 
 const same = (a: Finding, b: Finding) => JSON.stringify(a) === JSON.stringify(b)
 
@@ -63,7 +45,11 @@ const isOf = (a: Finding) => (b: Finding) =>
   a.rule === b.rule && a.where === b.where && a.fix?.label === b.fix?.label
 
 /** Follows the card on a bench with its findings. */
-export function createFindings(bench: BenchStore, school: School, open = inWorker): Findings {
+export function createFindings(
+  bench: BenchStore,
+  school: School,
+  open: () => FindingsWork = () => openWork('findings')
+): Findings {
   const found = createStore<{ findings: readonly Finding[] }>(() => ({ findings: [] }))
   let asked: Card | null = null
   let about: Card | null = null
@@ -106,6 +92,7 @@ export function createFindings(bench: BenchStore, school: School, open = inWorke
     start() {
       work = open()
       work.onAnswer(answered)
+      work.onFailure((message) => answered({ findings: [unchecked(message)] }))
       const unsubscribe = bench.quiet.subscribe((now, before) => {
         if (now.card !== before.card) ask()
       })

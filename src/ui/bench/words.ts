@@ -2,7 +2,8 @@
 
 import { createStore, type StoreApi } from 'zustand'
 import type { Card, School } from '@/core/card'
-import type { WordsAnswer, WordsJob } from '@/workers/words'
+import type { WordsAnswer } from '@/workers/words'
+import { openWork } from '../shared/benchWork'
 import { type BenchStore, changedFields } from './store'
 
 export type Words = StoreApi<WordsAnswer>
@@ -13,9 +14,7 @@ function followWords(bench: BenchStore, school: School): { words: Words; start: 
   return {
     words,
     start() {
-      const worker = new Worker(new URL('../../workers/words.worker.ts', import.meta.url), {
-        type: 'module',
-      })
+      const work = openWork('words')
       let asked: Card | null = null
       let about: Card | null = null
       const ask = () => {
@@ -27,28 +26,25 @@ function followWords(bench: BenchStore, school: School): { words: Words; start: 
           return
         }
         const { builds, buildsBy } = school
-        worker.postMessage({
-          changed: changedFields(about, asked),
-          school: { builds, buildsBy },
-        } satisfies WordsJob)
+        work.ask({ changed: changedFields(about, asked), school: { builds, buildsBy } })
       }
-      worker.onmessage = ({ data }: MessageEvent<WordsAnswer>) => {
+      work.onAnswer((data) => {
         about = asked
         asked = null
         words.setState(data)
         ask()
-      }
+      })
       // Without it the bench works as before: no drafts.
-      worker.onerror = () => {
+      work.onFailure(() => {
         asked = null
-      }
+      })
       const deaf = bench.quiet.subscribe((now, before) => {
         if (now.card !== before.card) ask()
       })
       ask()
       return () => {
         deaf()
-        worker.terminate()
+        work.stop()
       }
     },
   }

@@ -2,7 +2,7 @@
 
 import { Button, Menu } from '@mantine/core'
 import { IconFile, IconPencil, IconPrinter } from '@tabler/icons-react'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import type { ReactNode } from 'react'
 import type { Card, School } from '@/core/card'
 import { Header } from '../chrome/Header'

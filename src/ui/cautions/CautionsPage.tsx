@@ -1,7 +1,7 @@
 'use client'
 
 import { Alert, Progress, Skeleton } from '@mantine/core'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import type { ReactNode } from 'react'
 import { Header } from '../chrome/Header'
 import classes from './Cautions.module.css'

@@ -2,7 +2,7 @@
 
 import { Button, Checkbox, Group, NativeSelect, Text, TextInput } from '@mantine/core'
 import { IconDownload, IconPrinter, IconSearch, IconUpload } from '@tabler/icons-react'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react'
 import { BASES, VERDICTS, type Verdict } from '@/core/card'
 import { LABELS } from '@/core/language'

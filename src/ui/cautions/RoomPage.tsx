@@ -10,7 +10,7 @@ import {
   TextInput,
 } from '@mantine/core'
 import { IconMinus, IconPlus, IconTrash } from '@tabler/icons-react'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Room, RoomCard } from '@/core/cautions'
 import { LABELS } from '@/core/language'

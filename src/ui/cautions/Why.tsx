@@ -1,7 +1,7 @@
 'use client'
 
 import { Text } from '@mantine/core'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import type { ReactNode } from 'react'
 import type { WayOut } from '@/core/cautions'
 import { LABELS } from '@/core/language'

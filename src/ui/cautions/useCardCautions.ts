@@ -4,23 +4,13 @@ import { useCallback, useEffect, useState } from 'react'
 import { useStore } from 'zustand'
 import type { Card } from '@/core/card'
 import type { WayOut } from '@/core/cautions'
-import type {
-  CardCautionsAnswer,
-  CardCautionsJob,
-  SeenFault,
-  SeenTogether,
-} from '@/workers/cardCautions'
+import type { SeenFault, SeenTogether } from '@/workers/cardCautions'
 import type { SeenWhy } from '@/workers/deckCautions'
 import { useBenchStore } from '../bench/store'
 import { api } from '../shared/api'
 import { formFields } from '../shared/formFields'
 import { useSchool } from '../shared/school'
 import { useWork } from '../shared/useWork'
-
-const cautionsWorker = () =>
-  new Worker(new URL('../../workers/cardCautions.worker.ts', import.meta.url), { type: 'module' })
-// What cannot be worked out is not shown; the words stay.
-const nothing = (): CardCautionsAnswer => ({})
 
 const ofVerdicts = (card: Card) => JSON.stringify([formFields(card), card.cautions, card.traits])
 const ofFaults = (card: Card) => JSON.stringify([formFields(card), card.mistakes, card.alignment])
@@ -30,7 +20,7 @@ export function useCardVerdicts(): { verdicts: SeenWhy[]; sure: boolean } | null
   const bench = useBenchStore()
   const school = useSchool()
   const key = useStore(bench.quiet, ({ card }) => ofVerdicts(card))
-  const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
+  const work = useWork('cautions')
   const [seen, setSeen] = useState<{ verdicts: SeenWhy[]; sure: boolean } | null>(null)
   useEffect(() => {
     const { card } = bench.quiet.getState()
@@ -45,7 +35,7 @@ export function useCardVerdicts(): { verdicts: SeenWhy[]; sure: boolean } | null
 export function useWays(): (conditions: string[], tell: (ways: WayOut[] | string) => void) => void {
   const bench = useBenchStore()
   const school = useSchool()
-  const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
+  const work = useWork('cautions', true)
   return useCallback(
     (conditions, tell) => {
       void api<{ cards: { card: Card }[] }>('/api/deck').then(
@@ -65,7 +55,7 @@ export function useTogether(conditions: readonly string[]): SeenTogether[] | nul
   const bench = useBenchStore()
   const school = useSchool()
   const key = useStore(bench.quiet, ({ card }) => ofVerdicts(card))
-  const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
+  const work = useWork('cautions')
   const [seen, setSeen] = useState<SeenTogether[] | null>(null)
   const asked = conditions.join()
   useEffect(() => {
@@ -82,7 +72,7 @@ export function useFaults(): ReadonlyMap<number, SeenFault> | null {
   const bench = useBenchStore()
   const school = useSchool()
   const key = useStore(bench.quiet, ({ card }) => ofFaults(card))
-  const work = useWork<CardCautionsJob, CardCautionsAnswer>(cautionsWorker, nothing)
+  const work = useWork('cautions')
   const [seen, setSeen] = useState<ReadonlyMap<number, SeenFault> | null>(null)
   useEffect(() => {
     const { card } = bench.quiet.getState()

@@ -2,7 +2,7 @@
 
 import { ActionIcon, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
 import { IconMoon, IconSun } from '@tabler/icons-react'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import type { ReactNode } from 'react'
 import { AuthorName } from './AuthorName'
 import classes from './Header.module.css'

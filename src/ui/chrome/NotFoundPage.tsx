@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { Header } from './Header'
 import classes from '../cardView/CardPage.module.css'
 

@@ -13,7 +13,7 @@ import {
 } from '@mantine/core'
 import { IconSearch } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import {
   type Card,

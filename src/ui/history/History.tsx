@@ -1,7 +1,7 @@
 'use client'
 
 import { Alert, Button, Group, SegmentedControl } from '@mantine/core'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { type Card, type School } from '@/core/card'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Alert, Group, NativeSelect, Progress, SegmentedControl, Skeleton } from '@mantine/core'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { useEffect, useMemo, useState } from 'react'
 import { BASES, DEMANDED, type Demanded, type School, SPINES } from '@/core/card'
 import { type CardLevels, gapsIn } from '@/core/ladder'

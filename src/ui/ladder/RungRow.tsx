@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Checkbox, Radio } from '@mantine/core'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { Fragment } from 'react'
 import { DEMANDED, dropUnwritable, type Rung } from '@/core/card'
 import { LABELS, LADDER } from '@/core/language'

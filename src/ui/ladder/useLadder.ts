@@ -4,17 +4,11 @@ import { useEffect, useState } from 'react'
 import { useStore } from 'zustand'
 import type { Card } from '@/core/card'
 import type { Person } from '@/core/ladder'
-import type { LadderAnswer, LadderJob, ProposalSeen, RungSeen } from '@/workers/ladder'
+import type { ProposalSeen, RungSeen } from '@/workers/ladder'
 import { useBenchStore } from '../bench/store'
 import { useSchool } from '../shared/school'
 import { formFields } from '../shared/formFields'
 import { useWork } from '../shared/useWork'
-
-const ladderWorker = () =>
-  new Worker(new URL('../../workers/ladder.worker.ts', import.meta.url), { type: 'module' })
-// What cannot be worked out is not shown; the words stay.
-const nothing = (): LadderAnswer => ({})
-const useLadderWork = () => useWork<LadderJob, LadderAnswer>(ladderWorker, nothing)
 
 /** The fields that a ladder is worked out from: the others may change as they like. */
 const told = (card: Card) =>
@@ -33,7 +27,7 @@ export function useLadder(person: Person | null): LadderSeen | null {
   const bench = useBenchStore()
   const school = useSchool()
   const key = useStore(bench.quiet, ({ card }) => told(card))
-  const work = useLadderWork()
+  const work = useWork('ladder')
   const [seen, setSeen] = useState<LadderSeen | null>(null)
   useEffect(() => {
     const { card } = bench.quiet.getState()
@@ -49,7 +43,7 @@ export function useLadder(person: Person | null): LadderSeen | null {
 export function useProposals(): ProposalSeen[] | null {
   const bench = useBenchStore()
   const school = useSchool()
-  const work = useLadderWork()
+  const work = useWork('ladder', true)
   const [proposals, setProposals] = useState<ProposalSeen[] | null>(null)
   useEffect(() => {
     const { card } = bench.getState()

@@ -1,23 +1,27 @@
 'use client'
 
 import { useCallback, useEffect, useRef } from 'react'
+import type { BenchAnswer, BenchJob } from '@/workers/bench'
+import { openWork, type Worked } from './benchWork'
 
 /**
- * One worker that answers one job at a time; while it works only the newest wish waits.
- * @param make starts the worker; it and `failed` stand outside of the component
- * @param failed the answer to a job that came to no end
+ * Work for a part of the bench, one job at a time; while it is done only the newest wish waits.
+ * What cannot be worked out is not shown: the answer to a job that came to no end is empty.
+ * @param apart for what takes long, so that nothing else waits for it
  */
-export function useWork<Job, Answer>(make: () => Worker, failed: () => Answer) {
-  const worker = useRef<Worker | null>(null)
+export function useWork<W extends 'cautions' | 'ladder'>(work: W, apart = false) {
+  type Job = BenchJob<W>
+  type Answer = BenchAnswer<W>
+  const worker = useRef<Worked<Job, Answer> | null>(null)
   const busy = useRef<((answer: Answer) => void) | null>(null)
   const next = useRef<{ job: Job; tell: (answer: Answer) => void } | null>(null)
   const begin = useCallback((job: Job, tell: (answer: Answer) => void) => {
     if (!worker.current) return
     busy.current = tell
-    worker.current.postMessage(job)
+    worker.current.ask(job)
   }, [])
   useEffect(() => {
-    const made = make()
+    const made = openWork(work, apart)
     worker.current = made
     const done = (answer: Answer) => {
       busy.current?.(answer)
@@ -26,15 +30,15 @@ export function useWork<Job, Answer>(make: () => Worker, failed: () => Answer) {
       next.current = null
       if (wish) begin(wish.job, wish.tell)
     }
-    made.onmessage = ({ data }: MessageEvent<Answer>) => done(data)
-    made.onerror = () => done(failed())
+    made.onAnswer(done)
+    made.onFailure(() => done({} as Answer))
     return () => {
       worker.current = null
       busy.current = null
       next.current = null
-      made.terminate()
+      made.stop()
     }
-  }, [begin, make, failed])
+  }, [begin, work, apart])
   return useCallback(
     (job: Job, tell: (answer: Answer) => void) => {
       if (busy.current) next.current = { job, tell }

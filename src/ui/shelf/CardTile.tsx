@@ -1,5 +1,5 @@
 import { LABELS } from '@/core/language'
-import Link from 'next/link'
+import { Link } from '../shared/Link'
 import { Edge } from '../shared/Edge'
 import classes from './Shelf.module.css'
 import type { ShelfCard } from '@/core/deck'
@@ -13,7 +13,7 @@ export function CardTile({ card }: { card: ShelfCard }) {
     <article className={`${classes.tile} ${card.drawn ? classes.drawn : ''}`}>
       <Edge unwritten={card.unwritten} />
       <div className={classes.face}>
-        <Link href={`/cards/${card.id}/bench`} className={classes.name} prefetch={false}>
+        <Link href={`/cards/${card.id}/bench`} className={classes.name}>
           <bdi>{card.title}</bdi>
         </Link>
         <p className={classes.sanskrit}>
@@ -27,7 +27,7 @@ export function CardTile({ card }: { card: ShelfCard }) {
         </p>
         <p className={classes.facts}>
           <span className={classes[card.status]}>{LABELS.status[card.status]}</span>
-          <Link href={`/cards/${card.id}`} className={classes.read} prefetch={false}>
+          <Link href={`/cards/${card.id}`} className={classes.read}>
             Read<span className="visually-hidden"> {card.title}</span>
           </Link>
         </p>

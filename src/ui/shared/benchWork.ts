@@ -1,0 +1,69 @@
+'use client'
+
+import type { BenchAnswer, BenchAsked, BenchJob, BenchTold, BenchWork } from '@/workers/bench'
+
+/** Somebody who works jobs out beside the page. */
+export interface Worked<Job, Answer> {
+  ask: (job: Job) => void
+  onAnswer: (tell: (answer: Answer) => void) => void
+  /** The last job came to no end, or the worker did not start. */
+  onFailure: (tell: (message: string) => void) => void
+  stop: () => void
+}
+
+interface Part {
+  answer: (answer: never) => void
+  failed: (message: string) => void
+}
+
+/** One worker and the parts of the page that ask it. */
+interface Shared {
+  worker: Worker
+  parts: Map<number, Part>
+}
+
+function start(): Shared {
+  const worker = new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), {
+    type: 'module',
+  })
+  const parts: Shared['parts'] = new Map()
+  worker.onmessage = ({ data }: MessageEvent<BenchTold>) => {
+    const part = parts.get(data.to)
+    if ('failed' in data) part?.failed(data.failed)
+    else part?.answer(data.answer as never)
+  }
+  worker.onerror = (event) => {
+    for (const { failed } of parts.values()) failed(event.message || 'the worker did not start')
+  }
+  return { worker, parts }
+}
+
+let shared: Shared | null = null
+let count = 0
+
+/**
+ * Somebody to work for one part of the bench. All parts share one worker, which lives as long as
+ * one of them; a part whose work takes long has one of its own.
+ */
+export function openWork<W extends BenchWork>(
+  work: W,
+  apart = false
+): Worked<BenchJob<W>, BenchAnswer<W>> {
+  const own = apart ? start() : (shared ??= start())
+  const { worker, parts } = own
+  const from = (count += 1)
+  const part: Part = { answer: () => undefined, failed: () => undefined }
+  parts.set(from, part)
+  const send = (asked: BenchAsked) => worker.postMessage(asked)
+  return {
+    ask: (job) => send({ from, work, job } as BenchAsked),
+    onAnswer: (tell) => (part.answer = tell as Part['answer']),
+    onFailure: (tell) => (part.failed = tell),
+    stop() {
+      parts.delete(from)
+      if (parts.size > 0) return send({ from, leaves: true })
+      worker.terminate()
+      if (shared === own) shared = null
+    },
+  }
+}
