@@ -1,11 +1,23 @@
+import { drawnFigure, type Figure, type KeptDrawing, type ShownMeasures } from '@/core/figure'
 import { followCautions } from './cardCautions'
 import { followCard } from './cardFindings'
 import { ladderWork } from './ladder'
 import { followWords } from './words'
 
+export interface DrawingJob {
+  figure: Figure
+  letters: boolean
+  shown?: ShownMeasures
+}
+
+const drawing = ({ figure, letters, shown }: DrawingJob): { drawing?: KeptDrawing } => ({
+  drawing: drawnFigure(figure, letters, shown),
+})
+
 /** Everything that is worked out for a bench, what is wanted first at the front. */
 const MAKERS = {
   findings: followCard,
+  drawings: () => drawing,
   words: followWords,
   cautions: followCautions,
   ladder: () => ladderWork,

@@ -6,7 +6,6 @@ import { useStore } from 'zustand'
 import { type Card, type Cue, type CueMark as Mark, MARK_KINDS } from '@/core/card'
 import {
   cueCloseUp,
-  drawnFigure,
   figureShown,
   finalFigure,
   markOffered,
@@ -15,8 +14,8 @@ import {
 } from '@/core/figure'
 import { FIGURE } from '@/core/language'
 import { markOfWords, readLine } from '@/core/reading'
-import { FigureSvg } from '../shared/FigureSvg'
 import { useSchool } from '../shared/school'
+import { AskedDrawing } from './AskedDrawing'
 import classes from './CueCell.module.css'
 import { useBenchStore, useDerived } from './store'
 
@@ -130,23 +129,19 @@ export default function CueMark({
         )}
         {mark && final && (
           <div className={classes.looks}>
-            <FigureSvg
-              drawing={drawnFigure(figureShown(card, final, side, school), false, {
-                names: [],
-                lead: side,
-                namedBy: card.sideNamedBy,
-                marks: [mark],
-              })}
-              label={FIGURE.markWords(mark)}
-            />
-            <FigureSvg
-              drawing={drawnFigure(
-                figureShown(card, final, side, school),
-                false,
-                cueCloseUp(card, cue, side)
-              )}
-              label={`${cue.region}, enlarged`}
-            />
+            {[
+              {
+                label: FIGURE.markWords(mark),
+                shown: { names: [], lead: side, namedBy: card.sideNamedBy, marks: [mark] },
+              },
+              { label: `${cue.region}, enlarged`, shown: cueCloseUp(card, cue, side) },
+            ].map(({ label, shown }, i) => (
+              <AskedDrawing
+                key={i}
+                label={label}
+                job={{ figure: figureShown(card, final, side, school), letters: false, shown }}
+              />
+            ))}
           </div>
         )}
         {problem && (

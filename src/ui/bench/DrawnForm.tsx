@@ -1,53 +1,27 @@
 'use client'
 
 import { useCallback } from 'react'
-import { useStore } from 'zustand'
 import { type Card, type Side, titleOf } from '@/core/card'
-import { drawnFigure, figureLedFrom, finalFigure, keyframesOf, shownMeasures } from '@/core/figure'
-import { FigureSvg } from '../shared/FigureSvg'
-import { useBenchStore, useDerived } from './store'
+import { figureLedFrom, finalFigure, shownMeasures } from '@/core/figure'
+import { AskedDrawing } from './AskedDrawing'
+import { useDerived } from './store'
 
-const frameAt = (card: Card, where?: string) =>
-  where === undefined
-    ? finalFigure(card)
-    : keyframesOf(card).frames.find((each) => each.where === where)
+const aboutForm = (card: Card, side: Side) => {
+  const { sides, writtenFor } = card
+  const final = finalFigure(card)
+  if (!final) return null
+  return {
+    label: `${titleOf(card)}, ${final.id}${sides === 'sided' ? `, ${side} leads` : ''}`,
+    job: {
+      figure: figureLedFrom({ sides, writtenFor }, final.figure, side),
+      letters: sides === 'sided',
+      shown: shownMeasures(card, side),
+    },
+  }
+}
 
-const aboutForm = (card: Card, where: string | undefined, side: Side) => ({
-  id: frameAt(card, where)?.id,
-  title: titleOf(card),
-  sides: card.sides,
-  writtenFor: card.writtenFor,
-  shown: shownMeasures(card, side),
-})
-
-/**
- * A form of the card on the bench, small, led from one side.
- * @param where its place on the card; the form described when it is left out, with its measures
- */
-export default function DrawnForm({
-  where,
-  side,
-  className,
-}: {
-  where?: string
-  side: Side
-  className?: string
-}) {
-  const bench = useBenchStore()
-  const kept = useStore(bench.quiet, (state) => frameAt(state.card, where)?.figure)
-  const { id, title, sides, writtenFor, shown } = useDerived(
-    useCallback((card: Card) => aboutForm(card, where, side), [where, side])
-  )
-  if (!kept) return null
-  const sided = sides === 'sided'
-  const figure = figureLedFrom({ sides, writtenFor }, kept, side)
-  const drawing =
-    where === undefined ? drawnFigure(figure, sided, shown) : drawnFigure(figure, false)
-  return (
-    <FigureSvg
-      drawing={drawing}
-      className={className}
-      label={`${title}, ${id}${sided ? `, ${side} leads` : ''}`}
-    />
-  )
+/** The form described, small, led from one side, with what the cues show on it. */
+export default function DrawnForm({ side }: { side: Side }) {
+  const about = useDerived(useCallback((card: Card) => aboutForm(card, side), [side]))
+  return about && <AskedDrawing {...about} />
 }

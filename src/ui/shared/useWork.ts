@@ -9,7 +9,7 @@ import { openWork, type Worked } from './benchWork'
  * What cannot be worked out is not shown: the answer to a job that came to no end is empty.
  * @param apart for what takes long, so that nothing else waits for it
  */
-export function useWork<W extends 'cautions' | 'ladder'>(work: W, apart = false) {
+export function useWork<W extends 'drawings' | 'cautions' | 'ladder'>(work: W, apart = false) {
   type Job = BenchJob<W>
   type Answer = BenchAnswer<W>
   const worker = useRef<Worked<Job, Answer> | null>(null)
