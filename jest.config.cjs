@@ -12,13 +12,13 @@ module.exports = {
       '@swc/jest',
       {
         jsc: { target: 'es2022', transform: { react: { runtime: 'automatic' } } },
-        module: { type: 'commonjs', ignoreDynamic: true },
+        module: { type: 'commonjs' },
       },
     ],
   },
   // The text libraries ship as ES modules only.
   transformIgnorePatterns: [
-    '/node_modules/(?:@swc|jest|@jest|typescript|core-js|normalize-strings)/',
+    '/node_modules/(?:@swc|jest|@jest|typescript|core-js|knex|normalize-strings)/',
   ],
   setupFiles: ['<rootDir>/tests/support/databaseOfWorker.cjs'],
   globalSetup: '<rootDir>/tests/support/database.cjs',

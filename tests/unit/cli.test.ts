@@ -2,10 +2,34 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { run } from '../../src/cli/run'
 
-const notula = (args: string[], input = '') => {
-  const run = spawnSync(process.execPath, ['bin/notula.mjs', ...args], { input, encoding: 'utf8' })
-  return { code: run.status, out: run.stdout, err: run.stderr }
+/** The command as it is started by hand. */
+const started = (args: string[], input = '') => {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['bin/notula.mjs', ...args], {
+    input,
+    encoding: 'utf8',
+  })
+  return { code: status, out: stdout, err: stderr }
+}
+
+/** The same without a process of its own; with lines for its input it is started by hand. */
+async function notula(args: string[], input?: string) {
+  if (input !== undefined) return started(args, input)
+  const told = { out: '', err: '' }
+  const hear = (to: keyof typeof told) => (text: string | Uint8Array) => {
+    told[to] += String(text)
+    return true
+  }
+  const ears = [
+    jest.spyOn(process.stdout, 'write').mockImplementation(hear('out')),
+    jest.spyOn(process.stderr, 'write').mockImplementation(hear('err')),
+  ]
+  try {
+    return { code: await run(args), ...told }
+  } finally {
+    for (const ear of ears) ear.mockRestore()
+  }
 }
 
 let dir: string
@@ -22,22 +46,24 @@ const gate = readFileSync('demo/gate.md', 'utf8')
 
 jest.setTimeout(60_000)
 
-test('mirror writes each line for the other side', () => {
-  expect(notula(['mirror'], 'Left foot.\n\nTurn clockwise.\n')).toEqual({
+test('mirror writes each line for the other side', async () => {
+  expect(await notula(['mirror'], 'Left foot.\n\nTurn clockwise.\n')).toEqual({
     code: 0,
     out: 'Right foot.\n\nTurn counterclockwise.\n',
     err: '',
   })
-  expect(notula(['mirror', '--spelling', 'anticlockwise'], 'clockwise').out).toBe('anticlockwise\n')
+  expect((await notula(['mirror', '--spelling', 'anticlockwise'], 'clockwise')).out).toBe(
+    'anticlockwise\n'
+  )
 })
 
-test('check tells what is to be mended, with 0 for good cards and 1 for a stop', () => {
-  expect(notula(['check', 'demo/gate.md'])).toMatchObject({ code: 0, err: '' })
+test('check tells what is to be mended, with 0 for good cards and 1 for a stop', async () => {
+  expect(await notula(['check', 'demo/gate.md'])).toMatchObject({ code: 0, err: '' })
   const bad = file('bad.md', gate.replace('Cue: a3', 'Cue: a99'))
-  const told = notula(['check', bad])
+  const told = await notula(['check', bad])
   expect(told.code).toBe(1)
   expect(told.out).toMatch(/bad\.md:\d+: stop: There is no cue “a99”/)
-  const json = notula(['check', bad, '--json'])
+  const json = await notula(['check', bad, '--json'])
   expect(JSON.parse(json.out)).toEqual([
     {
       rule: 'card/links-lead-somewhere',
@@ -48,61 +74,66 @@ test('check tells what is to be mended, with 0 for good cards and 1 for a stop',
   ])
 })
 
-test('convert goes to JSON and back without a change', () => {
-  const json = notula(['convert', 'demo/gate.md', '--to', 'json'])
+test('convert goes to JSON and back without a change', async () => {
+  const json = await notula(['convert', 'demo/gate.md', '--to', 'json'])
   expect(json.code).toBe(0)
-  expect(notula(['convert', file('gate.json', json.out), '--to', 'md']).out).toBe(gate)
+  expect((await notula(['convert', file('gate.json', json.out), '--to', 'md'])).out).toBe(gate)
 })
 
-test('a file that cannot be read ends with 2 and file:line: message', () => {
+test('a file that cannot be read ends with 2 and file:line: message', async () => {
   const broken = file('broken.md', gate.replace('base: kneeling', 'base: floating'))
-  const told = notula(['check', broken, path.join(dir, 'none.md')])
+  const told = await notula(['check', broken, path.join(dir, 'none.md')])
   expect(told.code).toBe(2)
   expect(told.err).toContain(
     `${broken}:${gate.split('\n').indexOf('base: kneeling') + 1}: “base” should be one of: standing`
   )
   expect(told.err).toContain('none.md:1: there is no such file')
-  expect(notula(['convert', broken, '--to', 'json'])).toMatchObject({ code: 2, out: '' })
+  expect(await notula(['convert', broken, '--to', 'json'])).toMatchObject({ code: 2, out: '' })
 })
 
-test('a bad call ends with 2', () => {
-  expect(notula(['convert', 'demo/gate.md', '--to', 'docx'])).toMatchObject({ code: 2, out: '' })
-  expect(notula(['fly'])).toMatchObject({ code: 2 })
-  expect(notula(['print', 'demo/gate.md', '--out', path.join(dir, 'no/such/dir.pdf')]).code).toBe(2)
+test('a bad call ends with 2', async () => {
+  expect(await notula(['convert', 'demo/gate.md', '--to', 'docx'])).toMatchObject({
+    code: 2,
+    out: '',
+  })
+  expect(await notula(['fly'])).toMatchObject({ code: 2 })
+  expect(
+    (await notula(['print', 'demo/gate.md', '--out', path.join(dir, 'no/such/dir.pdf')])).code
+  ).toBe(2)
 })
 
 test('print writes a PDF of the wanted paper', () => {
   const pdf = path.join(dir, 'cards.pdf')
   expect(
-    notula(['print', 'demo/gate.md', 'demo/low-cobra.md', '--stock', 'A6', '--out', pdf])
+    started(['print', 'demo/gate.md', 'demo/low-cobra.md', '--stock', 'A6', '--out', pdf])
   ).toMatchObject({ code: 0, err: '' })
   expect(readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-')
 })
 
-test('time tells each side, between them and in all, in seconds', () => {
-  const time = (...args: string[]) => JSON.parse(notula(['time', ...args]).out)
-  expect(time('demo/gate.md')).toEqual({
+test('time tells each side, between them and in all, in seconds', async () => {
+  const time = async (...args: string[]) => JSON.parse((await notula(['time', ...args])).out)
+  expect(await time('demo/gate.md')).toEqual({
     left: 90,
     right: 90,
     between: 20,
     total: 200,
     breaths: 20,
   })
-  expect(time('demo/cat-and-cow.md')).toMatchObject({ left: null, right: 76, between: 0 })
-  expect(time('demo/gate.md', '--rung', 'chair').right).toBe(85)
-  const none = notula(['time', 'demo/gate.md', '--rung', 'none'])
+  expect(await time('demo/cat-and-cow.md')).toMatchObject({ left: null, right: 76, between: 0 })
+  expect((await time('demo/gate.md', '--rung', 'chair')).right).toBe(85)
+  const none = await notula(['time', 'demo/gate.md', '--rung', 'none'])
   expect(none).toMatchObject({ code: 2, out: '' })
   expect(none.err).toContain('There is no rung “none” on this card')
 })
 
-test('figure draws a form, or tells it in numbers, for each side', () => {
-  const svg = notula(['figure', 'demo/gate.md', '--side', 'left'])
+test('figure draws a form, or tells it in numbers, for each side', async () => {
+  const svg = await notula(['figure', 'demo/gate.md', '--side', 'left'])
   expect(svg).toMatchObject({ code: 0, err: '' })
   expect(svg.out).toMatch(/^<svg [\s\S]*<title id="title">Gate<\/title>[\s\S]*<\/svg>\n$/)
 
-  const told = (...args: string[]) =>
-    JSON.parse(notula(['figure', 'demo/gate.md', '--to', 'json', ...args]).out)
-  const [right, left] = [told('--side', 'right'), told('--side', 'left')]
+  const told = async (...args: string[]) =>
+    JSON.parse((await notula(['figure', 'demo/gate.md', '--to', 'json', ...args])).out)
+  const [right, left] = [await told('--side', 'right'), await told('--side', 'left')]
   expect(right.unmet).toEqual([])
   for (const { gap } of right.contacts) expect(gap).toBeLessThan(0.5)
   for (const [name, [x, y, z]] of Object.entries<number[]>(right.joints)) {
@@ -115,9 +146,12 @@ test('figure draws a form, or tells it in numbers, for each side', () => {
   const shares = Object.values<number>(right.loadShare)
   expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 2)
   expect(right.measures['right knee angle']).toEqual(left.measures['left knee angle'])
-  expect(told('--stature', '190').joints.head[1] / right.joints.head[1]).toBeCloseTo(190 / 170, 2)
+  expect((await told('--stature', '190')).joints.head[1] / right.joints.head[1]).toBeCloseTo(
+    190 / 170,
+    2
+  )
 
-  const rung = notula([
+  const rung = await notula([
     'figure',
     file('undrawn.md', gate.replace(/```json rung block\n.*\n```\n/, '')),
     '--rung',
@@ -127,8 +161,11 @@ test('figure draws a form, or tells it in numbers, for each side', () => {
   ])
   expect(rung.code).toBe(0)
   expect(rung.err).toContain('has no figure of its own')
-  expect(notula(['figure', 'demo/gate.md', '--rung', 'none']).code).toBe(2)
-  expect(notula(['figure', 'demo/gate.md', '--stature', '20'])).toMatchObject({ code: 2, out: '' })
+  expect((await notula(['figure', 'demo/gate.md', '--rung', 'none'])).code).toBe(2)
+  expect(await notula(['figure', 'demo/gate.md', '--stature', '20'])).toMatchObject({
+    code: 2,
+    out: '',
+  })
   const bare = readFileSync('demo/gate.md', 'utf8').replace(/\n## Figures[\s\S]*/, '\n')
   const far = `${bare}\n## Figures\n\n\`\`\`json start\n${JSON.stringify({
     contacts: [
@@ -136,29 +173,29 @@ test('figure draws a form, or tells it in numbers, for each side', () => {
       { part: 'right palm', on: 'floor', at: [3, 0] },
     ],
   })}\n\`\`\`\n`
-  const apart = notula(['figure', file('far.md', far)])
+  const apart = await notula(['figure', file('far.md', far)])
   expect(apart.code).toBe(0)
   expect(apart.err).toMatch(/far\.md:1: The \w+ palm stays \d+\.\d cm away from the floor\./)
-  const none = notula(['figure', file('bare.md', bare)])
+  const none = await notula(['figure', file('bare.md', bare)])
   expect(none).toMatchObject({ code: 2, out: '' })
   expect(none.err).toContain('no figure is drawn on this card')
 })
 
-test('BVH out with every drawn form as a frame, and one frame back in', () => {
-  const bvh = notula(['figure', 'demo/gate.md', '--to', 'bvh'])
+test('BVH out with every drawn form as a frame, and one frame back in', async () => {
+  const bvh = await notula(['figure', 'demo/gate.md', '--to', 'bvh'])
   expect(bvh.out).toContain('Frames: 5')
-  const read = notula(['pose', file('gate.bvh', bvh.out), '--frame', '2'])
+  const read = await notula(['pose', file('gate.bvh', bvh.out), '--frame', '2'])
   expect(read.code).toBe(0)
   expect(JSON.parse(read.out).angles.leftKnee.flexion).toBeGreaterThan(60)
-  expect(notula(['pose', file('odd.bvh', 'HIERARCHY\nROOT a\n(')])).toMatchObject({ code: 2 })
-  expect(notula(['pose', file('odd.bvh', 'HIERARCHY\nROOT a\n(')]).err).toMatch(
+  expect(await notula(['pose', file('odd.bvh', 'HIERARCHY\nROOT a\n(')])).toMatchObject({ code: 2 })
+  expect((await notula(['pose', file('odd.bvh', 'HIERARCHY\nROOT a\n(')])).err).toMatch(
     /odd\.bvh:3: “{” is missing/
   )
 })
 
-test('read tells what lines ask for, which characters that is, and what was not understood', () => {
+test('read tells what lines ask for, which characters that is, and what was not understood', async () => {
   const lines = ['Step the left foot back.', 'Bend the right knee like a bow.', 'Frobnicate.']
-  const { out, code } = notula(['read', '--json'], `${lines.join('\n')}\n`)
+  const { out, code } = await notula(['read', '--json'], `${lines.join('\n')}\n`)
   expect(code).toBe(0)
   const [step, bend, none] = JSON.parse(out)
   expect(step).toEqual({
@@ -172,13 +209,17 @@ test('read tells what lines ask for, which characters that is, and what was not 
     bend.notUnderstood.map(([from, until]: [number, number]) => lines[1]!.slice(from, until))
   ).toEqual(['like a bow'])
   expect(none).toEqual({ line: 'Frobnicate.', instructions: [], notUnderstood: [[0, 10]] })
-  expect(notula(['read'], 'Lift both arms.\n').out).toBe('Lift both arms.\n  lift both arm → up\n')
-  expect(JSON.parse(notula(['read', 'demo/gate.md', '--json']).out).length).toBeGreaterThan(12)
-  expect(notula(['read', '--language', 'pt'], 'Plie.').code).toBe(2)
+  expect((await notula(['read'], 'Lift both arms.\n')).out).toBe(
+    'Lift both arms.\n  lift both arm → up\n'
+  )
+  expect(JSON.parse((await notula(['read', 'demo/gate.md', '--json'])).out).length).toBeGreaterThan(
+    12
+  )
+  expect((await notula(['read', '--language', 'pt'], 'Plie.')).code).toBe(2)
 })
 
-test('read --place tells base, contacts and props of set-up lines', () => {
-  const { out } = notula(
+test('read --place tells base, contacts and props of set-up lines', async () => {
+  const { out } = await notula(
     ['read', '--place', '--json'],
     'Sit on a folded blanket, legs long.\nHm.\n'
   )
@@ -197,8 +238,8 @@ test('read --place tells base, contacts and props of set-up lines', () => {
   ])
 })
 
-test('figure --from words draws a form that is not kept, and says when it is not sure', () => {
-  const words = notula([
+test('figure --from words draws a form that is not kept, and says when it is not sure', async () => {
+  const words = await notula([
     'figure',
     'demo/gate.md',
     '--of',
@@ -213,14 +254,21 @@ test('figure --from words draws a form that is not kept, and says when it is not
     'left shin on floor',
     'right sole on floor',
   ])
-  expect(notula(['figure', 'demo/gate.md', '--of', 'step s1']).code).toBe(2)
-  const unsure = notula(['figure', 'demo/final-rest.md', '--of', 'step s3', '--from', 'words'])
+  expect((await notula(['figure', 'demo/gate.md', '--of', 'step s1'])).code).toBe(2)
+  const unsure = await notula([
+    'figure',
+    'demo/final-rest.md',
+    '--of',
+    'step s3',
+    '--from',
+    'words',
+  ])
   expect(unsure.code).toBe(0)
   expect(unsure.err).toContain('not all understood')
 })
 
-test('ladder tells what each rung asks, their order, and for whom they are open', () => {
-  const told = notula(['ladder', 'demo/tree.md', '--json'])
+test('ladder tells what each rung asks, their order, and for whom they are open', async () => {
+  const told = await notula(['ladder', 'demo/tree.md', '--json'])
   expect(told).toMatchObject({ code: 0, err: '' })
   const { rungs, order, findings } = JSON.parse(told.out)
   expect(order).toEqual(['toes', 'wall', 'shin', 'thigh'])
@@ -236,7 +284,9 @@ test('ladder tells what each rung asks, their order, and for whom they are open'
   ])
   expect(rungs[0]).not.toHaveProperty('open')
   const body = file('body.json', '{"hip opening": 20, "weight on hands": false}')
-  const opened = JSON.parse(notula(['ladder', 'demo/tree.md', '--json', '--body', body]).out)
+  const opened = JSON.parse(
+    (await notula(['ladder', 'demo/tree.md', '--json', '--body', body])).out
+  )
   expect(opened.rungs.map(({ open }: { open: boolean }) => open)).toEqual([
     true,
     false,
@@ -245,41 +295,48 @@ test('ladder tells what each rung asks, their order, and for whom they are open'
   ])
   expect(opened.firstOpen).toBe('toes')
   expect(opened.rungs[1].missing[0]).toMatchObject({ need: 'hipOpening', can: 20 })
-  const words = notula(['ladder', 'demo/tree.md', '--why', '--body', body]).out
+  const words = (await notula(['ladder', 'demo/tree.md', '--why', '--body', body])).out
   expect(words).toContain('4 Foot on the thigh')
   expect(words).toMatch(/balance: weight .* from tipping/)
   expect(words).toContain('hip opening')
 })
 
-test('ladder says what is wrong with a body, and that a form is not known', () => {
+test('ladder says what is wrong with a body, and that a form is not known', async () => {
   const wrong = file('wrong.json', '{"stature": 20}')
-  expect(notula(['ladder', 'demo/tree.md', '--body', wrong])).toMatchObject({
+  expect(await notula(['ladder', 'demo/tree.md', '--body', wrong])).toMatchObject({
     code: 2,
     err: expect.stringContaining('wrong.json:1: stature: should not be less than 100 cm'),
   })
-  expect(notula(['ladder', 'demo/tree.md', '--body', file('half.json', '{"')]).code).toBe(2)
-  expect(notula(['ladder', 'demo/tree.md', '--body', path.join(dir, 'none.json')]).code).toBe(2)
+  expect((await notula(['ladder', 'demo/tree.md', '--body', file('half.json', '{"')])).code).toBe(2)
+  expect(
+    (await notula(['ladder', 'demo/tree.md', '--body', path.join(dir, 'none.json')])).code
+  ).toBe(2)
   const bare = file('bare.md', gate.slice(0, gate.indexOf('## Figures')))
-  expect(notula(['ladder', bare]).out).toContain('not sure: the rung is not drawn')
+  expect((await notula(['ladder', bare])).out).toContain('not sure: the rung is not drawn')
 })
 
-test('check lays several files side by side: the same mistake in other words is told', () => {
+test('check lays several files side by side: the same mistake in other words is told', async () => {
   const other = file(
     'other.md',
     gate
       .replace('id: gate', 'id: other-gate')
       .replace('The chest turns to the floor.', 'The chest turns far to the floor.')
   )
-  const rules = (...files: string[]) =>
-    (JSON.parse(notula(['check', ...files, '--json']).out) as { rule: string; file: string }[])
+  const rules = async (...files: string[]) =>
+    (
+      JSON.parse((await notula(['check', ...files, '--json'])).out) as {
+        rule: string
+        file: string
+      }[]
+    )
       .filter(({ rule }) => rule === 'mistakes/one-wording')
       .map((finding) => path.basename(finding.file))
-  expect(rules('demo/gate.md', other)).toEqual(['other.md'])
-  expect(rules('demo/gate.md', 'demo/low-cobra.md')).toEqual([])
+  expect(await rules('demo/gate.md', other)).toEqual(['other.md'])
+  expect(await rules('demo/gate.md', 'demo/low-cobra.md')).toEqual([])
 })
 
-test('verdicts tells each rung for people with some conditions; conditions lists the names', () => {
-  const told = notula([
+test('verdicts tells each rung for people with some conditions; conditions lists the names', async () => {
+  const told = await notula([
     'verdicts',
     'demo/standing-fold.md',
     '--has',
@@ -302,14 +359,14 @@ test('verdicts tells each rung for people with some conditions; conditions lists
     verdict: 'change',
     change: expect.stringContaining('fists'),
   })
-  const words = notula(['verdicts', 'demo/low-cobra.md', '--has', 'late pregnancy']).out
+  const words = (await notula(['verdicts', 'demo/low-cobra.md', '--has', 'late pregnancy'])).out
   expect(words).toContain('no rung is open')
   expect(words).toContain('clinician and local rules come first')
-  expect(notula(['verdicts', 'demo/gate.md', '--has', 'glaucomo'])).toMatchObject({
+  expect(await notula(['verdicts', 'demo/gate.md', '--has', 'glaucomo'])).toMatchObject({
     code: 2,
     err: expect.stringContaining('the nearest are eye pressure (glaucoma)'),
   })
-  expect(notula(['verdicts', 'demo/gate.md', '--has', ' , '])).toMatchObject({ code: 2 })
+  expect(await notula(['verdicts', 'demo/gate.md', '--has', ' , '])).toMatchObject({ code: 2 })
   // The policy of a school, as its page gives it; what the card says itself is told as such.
   const policy = file(
     'school.json',
@@ -321,34 +378,34 @@ test('verdicts tells each rung for people with some conditions; conditions lists
     })
   )
   const ours = ['--school', policy, '--json']
-  const has = (names: string, card = 'standing-fold') =>
-    JSON.parse(notula(['verdicts', `demo/${card}.md`, '--has', names, ...ours]).out)
-  expect(has('glaucoma').conditions[0].rungs.at(-1)).toMatchObject({ verdict: 'ask-first' })
-  expect(has('jet lag').open).toBeNull()
-  expect(has('glaucoma', 'legs-up-the-wall').conditions[0].rungs[0]).toMatchObject({
+  const has = async (names: string, card = 'standing-fold') =>
+    JSON.parse((await notula(['verdicts', `demo/${card}.md`, '--has', names, ...ours])).out)
+  expect((await has('glaucoma')).conditions[0].rungs.at(-1)).toMatchObject({ verdict: 'ask-first' })
+  expect((await has('jet lag')).open).toBeNull()
+  expect((await has('glaucoma', 'legs-up-the-wall')).conditions[0].rungs[0]).toMatchObject({
     verdict: 'avoid',
     usual: 'fine',
     by: 'reason',
   })
   expect(
-    notula(['verdicts', 'demo/gate.md', '--has', 'reflux', '--school', 'demo/gate.md'])
+    await notula(['verdicts', 'demo/gate.md', '--has', 'reflux', '--school', 'demo/gate.md'])
   ).toMatchObject({ code: 2, err: expect.stringContaining('no valid JSON') })
-  const list = notula(['conditions'])
+  const list = await notula(['conditions'])
   expect(list.out).toContain('eye pressure (glaucoma): glaucoma')
-  expect(JSON.parse(notula(['conditions', '--json']).out).length).toBeGreaterThanOrEqual(30)
+  expect(JSON.parse((await notula(['conditions', '--json'])).out).length).toBeGreaterThanOrEqual(30)
 })
 
-test('call writes what is said in its time, for a side and a rung', () => {
-  const told = notula(['call', 'demo/tree.md', '--side', 'left', '--rung', 'thigh'])
+test('call writes what is said in its time, for a side and a rung', async () => {
+  const told = await notula(['call', 'demo/tree.md', '--side', 'left', '--rung', 'thigh'])
   expect(told).toMatchObject({ code: 0, err: '' })
   expect(told.out.split('\n')[0]).toBe('  0:00  in        Shift the weight onto the right foot.')
   expect(told.out).toContain('Set the left foot on the right thigh.')
-  const vtt = notula(['call', 'demo/gate.md', '--to', 'vtt']).out
+  const vtt = (await notula(['call', 'demo/gate.md', '--to', 'vtt'])).out
   expect(vtt).toMatch(/^WEBVTT\n\n00:00:00\.000 --> 00:00:05\.000\nStep the right leg out/)
-  const both = JSON.parse(notula(['call', 'demo/gate.md', '--to', 'json']).out)
+  const both = JSON.parse((await notula(['call', 'demo/gate.md', '--to', 'json'])).out)
   expect(new Set(both.map(({ side }: { side: string }) => side))).toEqual(
     new Set(['right', 'left', null])
   )
-  expect(notula(['call', 'demo/gate.md', '--rung', 'none']).code).toBe(2)
-  expect(notula(['call', 'demo/gate.md', '--side', 'up']).code).toBe(2)
+  expect((await notula(['call', 'demo/gate.md', '--rung', 'none'])).code).toBe(2)
+  expect((await notula(['call', 'demo/gate.md', '--side', 'up'])).code).toBe(2)
 })
