@@ -10,7 +10,7 @@ const bytes = (text) => new TextEncoder().encode(text)
 const lines = (many, line) => Array.from({ length: many }, (_, i) => line(i)).join('\n')
 
 /** Files that want more than their share, by what they do. */
-export function worstFiles() {
+export function worstFiles(cards) {
   const zip = (files) => zipSync(Object.fromEntries(files))
   return {
     'lists nested 2,500 deep': [
@@ -30,10 +30,10 @@ export function worstFiles() {
     ],
     'emphasis without end': ['x.md', bytes(`${gate}\n${`${'*a _b '.repeat(100)}\n`.repeat(2000)}`)],
     'JSON 20,000 deep': ['x.json', bytes(`{"notula": 2, "x": ${'['.repeat(20_000)}`)],
-    'a ZIP of 1,500 cards': [
+    [`a ZIP of ${cards.toLocaleString('en')} cards`]: [
       'x.zip',
       zip(
-        Array.from({ length: 1500 }, (_, i) => [
+        Array.from({ length: cards }, (_, i) => [
           `${i}.md`,
           bytes(gate.replace(/^id: gate$/m, `id: gate-${i}`)),
         ])

@@ -6,8 +6,8 @@ export { pdfPages } from '../support/pdfPages.mjs'
 
 /** A test with a server and a deck that no other test of the moment has. */
 export const test = base.extend({
-  baseURL: async ({}, use, { parallelIndex }) => {
-    await use(process.env.BASE_URLS!.split(' ')[parallelIndex])
+  baseURL: async ({}, give, { parallelIndex }) => {
+    await give(process.env.BASE_URLS!.split(' ')[parallelIndex])
   },
 })
 

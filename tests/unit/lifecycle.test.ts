@@ -198,7 +198,7 @@ test('killed at any moment of the first start, the next one heals', async () => 
     await last.hears()
     await last.stop()
   }
-  for (const ms of [150, 400, 800, 1400, 2200]) {
+  for (const ms of [150, 700, 1800]) {
     await clean()
     const killed = new Command()
     await new Promise((resolve) => setTimeout(resolve, ms))

@@ -189,10 +189,16 @@ describe('whether a rung is open', () => {
 })
 
 describe('four ready bodies', () => {
+  /** Every second card of the demo, for one of them. */
+  const openingsOf = (id: string) =>
+    demoCards()
+      .filter((_, i) => i % 2 === 0)
+      .flatMap((card) => openingsFor(card, READY_BODIES.find((each) => each.id === id)!.person))
+
   test('differ plainly: each opens another set of the demo’s rungs', () => {
-    const sets = READY_BODIES.map(({ person: one }) =>
-      demoCards()
-        .flatMap((card) => openingsFor(card, one).map(({ id, open }) => `${card.id} ${id} ${open}`))
+    const sets = READY_BODIES.map(({ id: who }) =>
+      openingsOf(who)
+        .map(({ id, open }) => `${id} ${open}`)
         .join()
     )
     expect(new Set(sets).size).toBe(4)
@@ -200,11 +206,8 @@ describe('four ready bodies', () => {
   })
 
   test('the supple one is open to more than the stiff one', () => {
-    const count = (id: string) =>
-      demoCards()
-        .flatMap((card) => openingsFor(card, READY_BODIES.find((each) => each.id === id)!.person))
-        .filter(({ open }) => open).length
-    expect(count('supple')).toBeGreaterThan(count('stiff') + 10)
+    const count = (id: string) => openingsOf(id).filter(({ open }) => open).length
+    expect(count('supple')).toBeGreaterThan(count('stiff') + 5)
   })
 
   test('no weight on the hands: dog is closed from the floor up', () => {

@@ -133,8 +133,11 @@ test('what is offered stands, asks what it says, and comes back as the form of i
 })
 
 test('the words of the moves are understood by the reader', () => {
+  const oneOfEachBase = demoCards().filter(
+    ({ base }, i, all) => all.findIndex((each) => each.base === base) === i
+  )
   const said = new Set(
-    [...demoCards(), one('plank'), one('dog'), one('standing'), one('stride')].flatMap((card) =>
+    [...oneOfEachBase, one('plank'), one('standing'), one('stride')].flatMap((card) =>
       proposalsFor(card, DEFAULT_SCHOOL).flatMap(({ rung }) => [
         ...rung.steps.replace.map(({ text }) => text),
         ...rung.steps.add.map(({ step }) => step.text),
