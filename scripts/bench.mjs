@@ -114,7 +114,7 @@ async function fortySteps(address) {
 }
 
 await main(async () => {
-  await ensurePackages({ postgres: true, chromium: true })
+  await ensurePackages({ postgres: true, browser: true })
   await ensureModules()
   const cluster = await startCluster(`bench-${process.pid}`, { throwaway: true })
   let server

@@ -30,7 +30,7 @@ export async function step(title, work) {
 }
 
 /** No password is shown, wherever it stands in an address. */
-const withoutPasswords = (text) => text.replace(/(\/\/[^:/\s]+:)[^@\s]+@/g, '$1…@')
+export const withoutPasswords = (text) => text.replace(/(\/\/[^:/\s]+:)[^@\s]+@/g, '$1…@')
 
 /** Runs a program to its end; its output is shown only when it fails. */
 export function sh(command, args, options = {}) {

@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto'
 import fs from 'node:fs'
 import net from 'node:net'
 import path from 'node:path'
+import { alone, begun } from './alone.mjs'
 import { digest, dotDir, freePort, isRoot, root, SetUpError, sh } from './base.mjs'
 import { postgresBin } from './packages.mjs'
 
@@ -22,18 +23,6 @@ const asPostgres = (command, args) => {
 function dataHome(name) {
   if (!isRoot) return path.join(dotDir, name)
   return path.join('/var/lib/notula', digest(root).slice(0, 12), name)
-}
-
-/** When a process began, so that another one with its number is not taken for it; null when it is gone. */
-function begun(pid) {
-  try {
-    process.kill(pid, 0)
-    // Field 22, after the name in brackets.
-    const stat = fs.readFileSync(`/proc/${pid}/stat`, 'utf8')
-    return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19]
-  } catch (error) {
-    return error.code === 'EPERM' ? 'unknown' : null
-  }
 }
 
 const isServer = (pid) => {
@@ -60,33 +49,7 @@ function running(data) {
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
 
 /** Does something while no other command starts or stops a cluster of the project. */
-async function alone(work) {
-  fs.mkdirSync(dotDir, { recursive: true })
-  const lock = path.join(dotDir, 'cluster.lock')
-  for (const until = Date.now() + 120_000; ;) {
-    try {
-      fs.writeFileSync(lock, `${process.pid} ${begun(process.pid)}`, { flag: 'wx' })
-      break
-    } catch (error) {
-      if (error.code !== 'EEXIST') throw error
-      const holder = fs.existsSync(lock) ? fs.readFileSync(lock, 'utf8').split(' ') : []
-      // Of one that was killed, or that has not written its number yet.
-      const age = Date.now() - (fs.statSync(lock, { throwIfNoEntry: false })?.mtimeMs ?? Date.now())
-      if (holder[1] ? begun(Number(holder[0])) !== holder[1] : age > 2000)
-        fs.rmSync(lock, { force: true })
-      else if (Date.now() > until)
-        throw new SetUpError(
-          `Another command (process ${holder[0]}) has been starting the database for two minutes. End it, or delete ${lock}.`
-        )
-      else await pause(50)
-    }
-  }
-  try {
-    return await work()
-  } finally {
-    fs.rmSync(lock, { force: true })
-  }
-}
+const aloneHere = (work) => alone('cluster', 'starting the database', work)
 
 /** Who uses a cluster, by process; those that are gone are forgotten. */
 function users(name) {
@@ -260,7 +223,7 @@ export async function startCluster(
     }
   }
 
-  const { port, already, password, file } = await alone(async () => {
+  const { port, already, password, file } = await aloneHere(async () => {
     sweep(bin, name)
     // Only now: a command that had its turn before this one may just have written it.
     const secrets = secretsOf(name)
@@ -283,7 +246,7 @@ export async function startCluster(
   })
 
   const stop = () =>
-    alone(async () => {
+    aloneHere(async () => {
       if (!users(name).signOut() && !throwaway) return
       halt()
       users(name).forget()
@@ -301,6 +264,6 @@ export async function startCluster(
     stop,
     halt,
     /** Brings it back on its port when it went away. @returns whether it had */
-    bringBack: () => (running(data) ? false : alone(async () => !(await up(port)).already)),
+    bringBack: () => (running(data) ? false : aloneHere(async () => !(await up(port)).already)),
   }
 }

@@ -1,5 +1,6 @@
 import fs from 'node:fs'
 import path from 'node:path'
+import { makeOnce } from './alone.mjs'
 import { digest, found, isRoot, root, SetUpError, sh, step } from './base.mjs'
 
 /** What has to be installed: Debian packages and node packages. */
@@ -58,12 +59,10 @@ export async function ensurePackages(needs) {
 }
 
 /** Runs npm ci when node_modules does not fit package-lock.json. */
-export async function ensureModules() {
-  const lock = digest(fs.readFileSync(path.join(root, 'package-lock.json')))
-  const stamp = path.join(root, 'node_modules/.notula-lock')
-  if (fs.existsSync(stamp) && fs.readFileSync(stamp, 'utf8') === lock) return
-  await step('Installing node packages (npm ci)', async () => {
-    sh('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'])
-    fs.writeFileSync(stamp, lock)
+export const ensureModules = () =>
+  makeOnce('modules', {
+    title: 'Installing node packages (npm ci)',
+    stamp: path.join(root, 'node_modules/.notula-lock'),
+    wanted: digest(fs.readFileSync(path.join(root, 'package-lock.json'))),
+    program: ['npm', 'ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'],
   })
-}

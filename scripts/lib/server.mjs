@@ -5,7 +5,8 @@ import net from 'node:net'
 import path from 'node:path'
 import { promisify } from 'node:util'
 import { bundleFile } from '../bundle.mjs'
-import { root, SetUpError, sh, step } from './base.mjs'
+import { makeOnce } from './alone.mjs'
+import { root, SetUpError } from './base.mjs'
 
 /** The pages and the server that serves them. */
 
@@ -29,16 +30,14 @@ export async function ensureBuild() {
     ),
   ].sort()
   for (const file of files) hash.update(path.relative(root, file)).update(fs.readFileSync(file))
-  const now = hash.digest('hex')
-  const stamp = path.join(root, '.next/notula-build')
-  if (fs.existsSync(stamp) && fs.readFileSync(stamp, 'utf8') === now) return
-  // A build that is killed half-way must not be taken for a whole one.
-  fs.rmSync(stamp, { force: true })
-  await step('Building the pages', async () => {
-    const env = { ...process.env, NODE_ENV: 'production' }
-    delete env.DATABASE_URL
-    sh('node', ['node_modules/next/dist/bin/next', 'build'], { env })
-    fs.writeFileSync(stamp, now)
+  const env = { ...process.env, NODE_ENV: 'production' }
+  delete env.DATABASE_URL
+  await makeOnce('build', {
+    title: 'Building the pages',
+    stamp: path.join(root, '.next/notula-build'),
+    wanted: hash.digest('hex'),
+    program: [process.execPath, 'node_modules/next/dist/bin/next', 'build'],
+    env,
   })
 }
 

@@ -10,7 +10,7 @@ const bytes = (text) => new TextEncoder().encode(text)
 const lines = (many, line) => Array.from({ length: many }, (_, i) => line(i)).join('\n')
 
 /** Files that want more than their share, by what they do. */
-export function worstFiles(cards) {
+export function worstFiles(cards = 1500) {
   const zip = (files) => zipSync(Object.fromEntries(files))
   return {
     'lists nested 2,500 deep': [

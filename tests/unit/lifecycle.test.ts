@@ -211,6 +211,96 @@ test('killed at any moment of the first start, the next one heals', async () => 
   }
 })
 
+test('one that comes while the last one leaves finds a server that stays', async () => {
+  for (const ms of [0, 40, 150, 400]) {
+    const last = new Command()
+    await last.hears()
+    const left = last.stop()
+    await new Promise((resolve) => setTimeout(resolve, ms))
+    const next = new Command()
+    const { url } = await next.hears()
+    await left
+    expect([ms, reaches(url)]).toEqual([ms, true])
+    await next.stop()
+  }
+})
+
+test('a migration killed at any moment is carried on by the next', async () => {
+  const killed = new Command()
+  await killed.hears()
+  killed.tell('role')
+  // Somewhere between making the database and the last of the tables.
+  await new Promise((resolve) => setTimeout(resolve, 250))
+  await killed.kill()
+  const next = new Command()
+  await next.hears()
+  expect(await next.asks('role')).toMatchObject({ again: 'nothing new' })
+  await next.stop()
+})
+
+describe('what all commands of a folder use is made once', () => {
+  const [stamp, log] = ['stamp', 'log'].map((kind) => path.join(dotDir, `${name}.${kind}`))
+  const made = (program: string) => {
+    const child = spawn(
+      process.execPath,
+      [
+        '--input-type=module',
+        '-e',
+        `import { main } from './scripts/lib/base.mjs'
+         import { makeOnce } from './scripts/lib/alone.mjs'
+         await main(() => makeOnce('${name}', {
+           title: 'Making it', stamp: '${stamp}', wanted: 'whole',
+           program: [process.execPath, '-e', ${JSON.stringify(program)}] }))`,
+      ],
+      { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] }
+    )
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (said += part))
+    const ended = new Promise<{ code: number | null; said: string }>((resolve) =>
+      child.once('close', (code) => resolve({ code, said }))
+    )
+    return { child, ended }
+  }
+  const slow = `const fs = require('fs'); fs.appendFileSync('${log}', 'began ');
+    setTimeout(() => fs.appendFileSync('${log}', 'ended '), 1500)`
+  const logged = () => (existsSync(log!) ? readFileSync(log!, 'utf8') : '')
+  const begun = async (times: number) => {
+    while (logged().split('began').length <= times)
+      await new Promise((resolve) => setTimeout(resolve, 20))
+  }
+  beforeEach(() => [stamp, log].forEach((file) => rmSync(file!, { force: true })))
+  afterAll(() => [stamp, log].forEach((file) => rmSync(file!, { force: true })))
+
+  test('by one of two that come at once; the other waits and makes nothing', async () => {
+    const both = [made(slow), made(slow)]
+    for (const { ended } of both) expect(await ended).toMatchObject({ code: 0 })
+    expect(logged()).toBe('began ended ')
+    expect(readFileSync(stamp!, 'utf8')).toBe('whole')
+  })
+
+  test('again after one that was killed, whose program is ended first', async () => {
+    const killed = made(slow)
+    await begun(1)
+    killed.child.kill('SIGKILL')
+    const next = made(slow)
+    await begun(2)
+    expect(existsSync(stamp!)).toBe(false)
+    expect(await next.ended).toMatchObject({ code: 0 })
+    // Of the first one nothing more is heard.
+    await new Promise((resolve) => setTimeout(resolve, 300))
+    expect(logged()).toBe('began began ended ')
+  })
+
+  test('a program that fails says why, and nothing counts as made', async () => {
+    writeFileSync(stamp!, 'an earlier one')
+    const { code, said } = await made(`console.error('no room left'); process.exit(3)`).ended
+    expect(code).toBe(1)
+    expect(said).toContain('no room left')
+    expect(existsSync(stamp!)).toBe(false)
+    expect(await made(slow).ended).toMatchObject({ code: 0 })
+  })
+})
+
 test.each(['abc', '0', '-1', '3000.5', '70000', '3000 ', '1e3'])('PORT=%s is told', (port) => {
   const { status, stderr } = spawnSync(process.execPath, ['scripts/start.mjs'], {
     cwd: root,
