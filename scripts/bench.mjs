@@ -4,7 +4,7 @@ import { chromium as playwright } from '@playwright/test'
 import autocannon from 'autocannon'
 import { typing } from './bench/typing.mjs'
 import { forSeconds, reads, sent } from './torture/beside.mjs'
-import { worstFiles } from './torture/worst.mjs'
+import { longestCard, worstFiles } from './torture/worst.mjs'
 import { ensureBundles } from './bundle.mjs'
 import {
   BROWSER_ARGS,
@@ -232,8 +232,11 @@ await main(async () => {
       'the worst import': () => sent(server.address, files['emphasis without end']),
       'an import of 1,500 cards': () => sent(server.address, files['a ZIP of 1,500 cards']),
       'a PDF': async () => (await fetch(`${server.address}/api/cards/gate-1/pdf`)).arrayBuffer(),
+      'the page of the longest card': async () =>
+        (await fetch(`${server.address}/cards/longest`)).arrayBuffer(),
       'the whole deck': async () => (await fetch(`${server.address}/api/deck`)).arrayBuffer(),
     }
+    await sent(server.address, longestCard('longest'), true)
     const idle = await reads(server.address, forSeconds(6), 'tree-1')
     for (const [what, work] of Object.entries(worst)) {
       let on = true

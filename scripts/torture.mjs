@@ -19,7 +19,7 @@ import {
   tsx,
 } from './lib.mjs'
 import { forSeconds, reads, sent } from './torture/beside.mjs'
-import { mutated, seeded, worstFiles } from './torture/worst.mjs'
+import { longestCard, mutated, seeded, worstFiles } from './torture/worst.mjs'
 
 /**
  * npm run torture [short]: breaks the app on purpose, on this machine alone, and counts what was
@@ -237,6 +237,12 @@ await main(async () => {
 })
 
 async function worst(address, tell) {
+  const got = async (path) => {
+    const answer = await fetch(`${address}${path}`)
+    await answer.arrayBuffer()
+    return answer.status
+  }
+  await sent(address, longestCard('longest'), true)
   const idle = await reads(address, forSeconds(many(8, 2)))
   const upload = (file) => sent(address, file)
   const endless = () =>
@@ -268,10 +274,10 @@ async function worst(address, tell) {
       Object.entries(worstFiles(many(1500, 200))).map(([what, file]) => [what, () => upload(file)])
     ),
     'a body of 300 MB that doesn’t say its length': endless,
-    'a PDF': async () =>
-      (await fetch(`${address}/api/cards/gate/pdf`)).arrayBuffer().then(() => 200),
-    'the whole deck as files': async () =>
-      (await fetch(`${address}/api/export?as=md`)).arrayBuffer().then(() => 200),
+    'a PDF': () => got('/api/cards/gate/pdf'),
+    'the page of the longest card': () => got('/cards/longest'),
+    'its bench': () => got('/cards/longest/bench'),
+    'the whole deck as files': () => got('/api/export?as=md'),
   }
   for (const [what, work] of Object.entries(works)) {
     let on = true

@@ -21,11 +21,12 @@ export async function reads(address, until, card = 'tree') {
   return { p99: times[Math.floor(times.length * 0.99)] ?? 0, count: times.length }
 }
 
-/** Asks what taking a file in would do. @returns the status of the answer */
-export async function sent(address, [file, body]) {
+/** Asks what taking a file in would do, or takes it in. @returns the status of the answer */
+export async function sent(address, [file, body], taken = false) {
   const form = new FormData()
   form.append('file', new File([body], file))
-  const answer = await fetch(`${address}/api/import?preview=1`, { method: 'POST', body: form })
+  const query = taken ? '' : '?preview=1'
+  const answer = await fetch(`${address}/api/import${query}`, { method: 'POST', body: form })
   await answer.text()
   return answer.status
 }

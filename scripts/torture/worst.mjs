@@ -107,3 +107,14 @@ export function mutated(random) {
   }
   return bytes(text)
 }
+
+/** A card as long as one may be, as a file: hundreds of long cues. */
+export function longestCard(id) {
+  const [before, after] = gate
+    .replace(/^id: gate$/m, `id: ${id}`)
+    .split(/^## Alignment\n[\s\S]*?(?=^## )/m)
+  const cue = (i) =>
+    `- Hips and pelvis: Press the left foot down${', and grow long from the left hip to the right hand'.repeat(7)} ${i}.`
+  const text = `${before}## Alignment\n\n${lines(350, cue)}\n\n${after}`
+  return [`${id}.md`, bytes(text.replace(/^.*Cue: .*\n/gm, ''))]
+}

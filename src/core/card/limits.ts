@@ -10,6 +10,8 @@ export const LIMITS = {
   words: 150_000,
   /** Steps, cues, mistakes … in one list. */
   list: 400,
+  /** Characters of a card as it is stored, up to which the server draws its pages. */
+  page: 30_000,
   /** Numbers and words in the data of one figure, and how deep they lie. */
   figureValues: 2_000,
   figureDepth: 12,
@@ -35,3 +37,6 @@ export const LIMITS = {
   /** Problems told of one file. */
   problems: 20,
 } as const
+
+/** Whether a card is so long that its pages are drawn in the browser: the server would be kept from others. */
+export const isLong = (card: object): boolean => JSON.stringify(card).length > LIMITS.page

@@ -35,7 +35,7 @@ import { SeverityMark } from '../shared/SeverityMark'
 import { CueList } from './CueList'
 import { dropDraft, readDraft } from './draft'
 import { OneFinding } from './FindingsAt'
-import { createFindings, FindingsContext, useFindings } from './findings'
+import { createFindings, FindingsContext, useFindings, useLookedThrough } from './findings'
 import { goToSection, sectionLink } from './focus'
 import { type KeyAction, keyOf } from './keys'
 import { NameSection } from './NameSection'
@@ -438,11 +438,15 @@ function SavedNotes({ saver }: { saver: Saver }) {
 /** What the rules find on the card, in the order of the work; each leads to its line. */
 function Aside({ saver }: { saver: Saver | null }) {
   const findings = useFindings()
+  const looked = useLookedThrough()
   const next = useDerived(nextOf)
   return (
     <aside className={classes.aside} aria-label="Findings">
       <h2>Findings</h2>
-      {findings.length === 0 && !next && <p>Nothing to mend. Read it aloud once, both sides.</p>}
+      {findings.length === 0 && !looked && <p>Looking it through …</p>}
+      {findings.length === 0 && looked && !next && (
+        <p>Nothing to mend. Read it aloud once, both sides.</p>
+      )}
       {next && (
         <p className={classes.next}>
           next: <a {...sectionLink(next.id)}>{next.title}</a>. {next.missing}

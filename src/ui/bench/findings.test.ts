@@ -130,7 +130,10 @@ test('a worker that breaks is a finding of its own, and the next change is asked
   const { work, jobs, fail, answer } = slowWork()
   const findings = createFindings(bench, DEFAULT_SCHOOL, () => work)
   findings.start()
+  // Until the first answer, that nothing is found says nothing.
+  expect(findings.found.getState()).toEqual({ findings: [], looked: false })
   fail()
+  expect(findings.found.getState().looked).toBe(true)
   expect(findings.found.getState().findings.map(({ message }) => message)).toEqual([
     expect.stringContaining('it broke') as string,
   ])

@@ -15,9 +15,15 @@ import type { FindingsAnswer, FindingsJob } from '@/workers/cardFindings'
 import { openWork, type Worked } from '../shared/benchWork'
 import { type BenchStore, changedFields } from './store'
 
+interface Found {
+  findings: readonly Finding[]
+  /** Whether the card was looked through at all: until then, that nothing is found says nothing. */
+  looked: boolean
+}
+
 /** What the rules find on the card; worked out beside the page, a moment after each change. */
 export interface Findings {
-  found: StoreApi<{ findings: readonly Finding[] }>
+  found: StoreApi<Found>
   /** Takes the mend that a finding offers, on the card as it is by then. */
   take: (finding: Finding) => void
   /** Says whether the card’s review is asked for. */
@@ -28,6 +34,8 @@ export interface Findings {
 
 /** What works the findings out: a worker, or what a test puts in its place. */
 export type FindingsWork = Worked<FindingsJob, FindingsAnswer>
+
+const NOTHING_YET: Found = { findings: [], looked: false }
 
 const same = (a: Finding, b: Finding) => JSON.stringify(a) === JSON.stringify(b)
 
@@ -50,7 +58,7 @@ export function createFindings(
   school: School,
   open: () => FindingsWork = () => openWork('findings')
 ): Findings {
-  const found = createStore<{ findings: readonly Finding[] }>(() => ({ findings: [] }))
+  const found = createStore<Found>(() => NOTHING_YET)
   let asked: Card | null = null
   let about: Card | null = null
   let wanted: Finding | null = null
@@ -70,7 +78,7 @@ export function createFindings(
   const answered = ({ findings }: FindingsAnswer) => {
     about = asked
     asked = null
-    found.setState({ findings: settled(found.getState().findings, findings) })
+    found.setState({ findings: settled(found.getState().findings, findings), looked: true })
     if (bench.quiet.getState().card !== about) return ask()
     if (wanted && bench.getState().card === about) {
       takeNow(wanted)
@@ -109,12 +117,12 @@ export function createFindings(
 export const FindingsContext = createContext<Findings | null>(null)
 export const useTakeMend = () => useContext(FindingsContext)?.take
 
-const none = createStore<{ findings: readonly Finding[] }>(() => ({ findings: [] }))
+const none = createStore<Found>(() => NOTHING_YET)
 
 /** Picks findings, and gives the list it gave before as long as it holds the same. */
 function picking(want?: (finding: Finding) => boolean) {
   let kept: readonly Finding[] = []
-  return ({ findings }: { findings: readonly Finding[] }) => {
+  return ({ findings }: Found) => {
     if (!want) return findings
     const now = findings.filter(want)
     if (now.length !== kept.length || now.some((each, i) => each !== kept[i])) kept = now
@@ -130,6 +138,10 @@ export function useFindings(want?: (finding: Finding) => boolean): readonly Find
     useMemo(() => picking(want), [want])
   )
 }
+
+/** Whether the card was looked through at all. */
+export const useLookedThrough = (): boolean =>
+  useStore(useContext(FindingsContext)?.found ?? none, ({ looked }) => looked)
 
 /** Whether a finding is about the part at a path, or something inside it. */
 export const isAt = (finding: Finding, path: string): boolean =>

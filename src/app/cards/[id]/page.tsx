@@ -1,13 +1,12 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { titleOf } from '@/core/card'
+import { isLong, titleOf } from '@/core/card'
 import { rungCard } from '@/core/ladder'
-import { sheetOf } from '@/core/print'
 import { cardTitles, loadCard } from '@/server/cards'
 import { loadSchool } from '@/server/school'
 import { CardPage } from '@/ui/cardView/CardPage'
-import { CardSheet } from '@/ui/cardView/CardSheet'
-import { OneSide } from '@/ui/cardView/OneSide'
+import { LongSheet } from '@/ui/cardView/LongSheet'
+import { ReadSheet } from '@/ui/cardView/ReadSheet'
 
 export const dynamic = 'force-dynamic'
 
@@ -24,11 +23,10 @@ export default async function Page({ params, searchParams }: Props) {
   if (!stored) notFound()
   const onRung = stored.card.ladder.some((each) => each.id === rung) ? rung : undefined
   const card = onRung === undefined ? stored.card : rungCard(stored.card, onRung)
-  const sheet = sheetOf(card, school, titles)
-  const drawn = <CardSheet sheet={sheet} />
+  const Sheet = isLong(card) ? LongSheet : ReadSheet
   return (
     <CardPage id={id} rung={onRung}>
-      {sheet.sided ? <OneSide first={sheet.firstSide}>{drawn}</OneSide> : drawn}
+      <Sheet card={card} school={school} titles={titles} />
     </CardPage>
   )
 }

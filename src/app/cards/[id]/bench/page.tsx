@@ -1,9 +1,10 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { titleOf } from '@/core/card'
+import { isLong, titleOf } from '@/core/card'
 import { loadCard } from '@/server/cards'
 import { loadSchool } from '@/server/school'
 import { Bench } from '@/ui/bench/Bench'
+import { InBrowser } from '@/ui/shared/InBrowser'
 
 export const dynamic = 'force-dynamic'
 
@@ -18,5 +19,6 @@ export default async function Page({ params }: Props) {
   const { id } = await params
   const [stored, school] = await Promise.all([loadCard(id), loadSchool()])
   if (!stored) notFound()
-  return <Bench key={id} stored={stored} school={school} />
+  const bench = <Bench key={id} stored={stored} school={school} />
+  return isLong(stored.card) ? <InBrowser>{bench}</InBrowser> : bench
 }
