@@ -1,6 +1,6 @@
-import { solveQP } from 'quadprog'
 import { type Body, CENTRES, MASSES } from './body'
 import { hull } from './hull'
+import { type AtLeast, leastWithin } from './quadratic'
 import {
   axesOf,
   CHAINS,
@@ -130,7 +130,7 @@ function beyond(segment: Segment): ReadonlySet<Segment> {
 }
 
 /** Each row tells how much of something a unit of each push gives. */
-type Rows = { gives: number[]; has: number }[]
+type Rows = AtLeast[]
 
 /** What a joint holds, in rows of its three axes: of its weight, and of each push. */
 function heldBy(solved: Solved, masses: readonly Mass[], pushes: readonly Push[], held: Held) {
@@ -201,33 +201,22 @@ function carry(solved: Solved, miss = MISS): Carried | null {
         })
     return rows
   })
-  const size = n + 1
-  const D = Array.from({ length: size }, () => new Array<number>(size).fill(0))
-  const d = new Array<number>(size).fill(0)
-  const filled = effort.map(({ gives, has }) => ({
-    has,
-    at: gives.flatMap((value, i) => (Math.abs(value) > 1e-9 ? [i] : [])),
-    gives,
-  }))
-  for (const { gives, has, at } of filled)
+  const g = Array.from({ length: n }, () => new Float64Array(n))
+  const a = new Float64Array(n)
+  for (const { gives, has } of effort) {
+    const at = gives.flatMap((value, i) => (Math.abs(value) > 1e-9 ? [i] : []))
     for (const i of at) {
-      d[i + 1]! += gives[i]! * has
-      for (const j of at) D[i + 1]![j + 1]! += gives[i]! * gives[j]!
+      a[i]! += gives[i]! * has
+      for (const j of at) g[i]![j]! += gives[i]! * gives[j]!
     }
-  for (let i = 1; i <= n; i += 1) D[i]![i]! += EVEN
-  // At least: whole within MISS either way, and every push a push.
-  const limits: Rows = [
+  }
+  for (let i = 0; i < n; i += 1) g[i]![i]! += EVEN
+  // The whole within MISS, either way.
+  const forces = leastWithin(g, a, [
     ...whole.map(({ gives, has }) => ({ gives, has: has - miss })),
     ...whole.map(({ gives, has }) => ({ gives: gives.map((value) => -value), has: -has - miss })),
-    ...pushes.map((_, i) => ({ gives: pushes.map((__, j) => (i === j ? 1 : 0)), has: 0 })),
-  ]
-  const A = Array.from({ length: size }, (_, i) => [
-    0,
-    ...limits.map(({ gives }) => (i === 0 ? 0 : gives[i - 1]!)),
   ])
-  const { solution, message } = solveQP(D, d, A, [0, ...limits.map(({ has }) => has)])
-  if (message) return null
-  return { forces: solution.slice(1, size).map((each) => Math.max(0, each)), pushes, masses }
+  return forces && { forces: Array.from(forces, (each) => Math.max(0, each)), pushes, masses }
 }
 
 const known = new WeakMap<Solved, { carried: Carried | null }>()

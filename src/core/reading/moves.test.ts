@@ -1,0 +1,148 @@
+import { type Base, blankCard } from '../card'
+import { jointOf, type Segment } from '../figure'
+import { stepsOf } from '../../../tests/support/cards'
+import { draftsOf } from './draft'
+
+/**
+ * What a line does to a body, as it is seen from outside: which part goes which way. x is to the
+ * person's left, y up, z to the front of somebody who stands. Common practice, no source.
+ */
+
+type Way = `${Segment} ${'left' | 'right' | 'up' | 'down' | 'front' | 'back'}`
+
+const AXIS = { left: 0, right: 0, up: 1, down: 1, front: 2, back: 2 }
+const SIGN = { left: 1, right: -1, up: 1, down: -1, front: 1, back: -1 }
+const STANDS: Record<string, [Base, string]> = {
+  standing: ['standing', 'Stand with the feet hip-width apart.'],
+  kneeling: ['kneeling', 'Kneel tall.'],
+  allFours: ['hands', 'Come to hands and knees.'],
+  supine: ['supine', 'Lie on the back with the legs long.'],
+  bent: ['supine', 'Lie on the back with the knees bent and the feet on the floor.'],
+  prone: ['prone', 'Lie on the belly with the legs long.'],
+  seated: ['seated', 'Sit with the legs long in front.'],
+  plank: ['hands', 'Come to plank.'],
+}
+
+/** Where every segment is before and after the last of the lines. */
+function placesOf(from: keyof typeof STANDS, lines: string[]) {
+  const [base, place] = STANDS[from]!
+  const card = {
+    ...blankCard({ name: 'X', base, sides: 'sided', spine: 'lengthen', manner: 'held' }),
+    sideNamedBy: 'front leg',
+    setUp: { place, props: [], note: '' },
+    enter: stepsOf(lines.map((text) => ['free', text])),
+  }
+  const all = draftsOf(card, { kept: false })
+  const [before, after] = [all.at(-2)!, all.at(-1)!].map(({ solved }) => solved)
+  return { before: before!, after: after!, drafts: all }
+}
+
+/** Less than this, in statures, is standing still: 1 cm. */
+const STILL = 0.006
+
+test.each<[keyof typeof STANDS, string | string[], Way[]]>([
+  ['standing', 'Lift the right arm up.', ['rightHand up']],
+  ['standing', 'Lift both arms overhead.', ['leftHand up', 'rightHand up']],
+  ['standing', 'Lift the arms out to the sides.', ['leftHand left', 'rightHand right']],
+  ['standing', 'Reach the arms forward.', ['leftHand front', 'rightHand front']],
+  ['standing', 'Reach the left arm back.', ['leftHand back']],
+  ['standing', 'Bend the right elbow.', ['rightHand up']],
+  ['standing', 'Place the hands on the hips.', ['leftHand up', 'rightHand up']],
+  ['standing', 'Step the left foot back.', ['leftFoot back']],
+  ['standing', 'Step the right foot forward.', ['rightFoot front']],
+  ['standing', 'Bend the knees.', ['pelvis down']],
+  ['standing', 'Lift the left foot.', ['leftFoot up']],
+  ['standing', 'Lift the right knee to hip height.', ['rightShank up', 'rightShank front']],
+  ['standing', 'Lift the left heel.', ['leftFoot up']],
+  ['standing', 'Fold forward from the hips.', ['head down', 'head front']],
+  ['standing', 'Bend to the right.', ['head right']],
+  ['standing', 'Bend to the left.', ['head left']],
+  ['standing', 'Lean the trunk forward.', ['head front', 'head down']],
+  ['standing', 'Arch back.', ['head back']],
+  ['standing', 'Turn the chest to the left.', ['leftUpperArm back', 'rightUpperArm front']],
+  ['standing', 'Turn the chest to the right.', ['leftUpperArm front', 'rightUpperArm back']],
+  ['standing', 'Draw the left heel to the buttock.', ['leftFoot up', 'leftFoot back']],
+  ['standing', ['Lift the arms overhead.', 'Lower the arms.'], ['leftHand down', 'rightHand down']],
+  ['standing', ['Step the left foot back.', 'Bend the right knee.'], ['pelvis down']],
+  ['standing', ['Bend the knees.', 'Straighten the knees.'], ['pelvis up']],
+  ['standing', ['Fold forward.', 'Come up to standing.'], ['head up']],
+  ['standing', ['Lift the left knee.', 'Lower the left foot.'], ['leftFoot down']],
+  ['standing', ['Bend to the right.', 'Come back to the middle.'], ['head left']],
+  ['kneeling', 'Lift the left arm up.', ['leftHand up']],
+  ['kneeling', 'Sit back on the heels.', ['pelvis down', 'pelvis back']],
+  ['kneeling', 'Bend to the left.', ['head left']],
+  ['kneeling', 'Step the right foot forward.', ['rightFoot front']],
+  ['kneeling', 'Turn the chest to the right.', ['leftUpperArm front']],
+  ['allFours', 'Lift the right arm forward.', ['rightHand up', 'rightHand front']],
+  ['allFours', 'Lift the left leg back.', ['leftFoot up']],
+  ['allFours', 'Sit the hips back to the heels.', ['pelvis back', 'pelvis down']],
+  ['allFours', 'Lower the chest to the floor.', ['ribs down']],
+  ['allFours', 'Round the back.', ['lowBack up']],
+  ['allFours', 'Lift the hips up and back.', ['pelvis up']],
+  ['supine', 'Lift the right leg up.', ['rightFoot up']],
+  ['supine', 'Draw the left knee to the chest.', ['leftShank up']],
+  ['supine', 'Lift the head.', ['head up']],
+  ['supine', 'Reach the arms to the ceiling.', ['leftHand up', 'rightHand up']],
+  ['bent', 'Lift the hips.', ['pelvis up']],
+  ['bent', ['Lift the hips.', 'Lower the hips.'], ['pelvis down']],
+  ['prone', 'Lift the chest.', ['head up']],
+  ['prone', 'Lift both legs.', ['leftFoot up', 'rightFoot up']],
+  ['prone', 'Bend the right knee.', ['rightFoot up']],
+  ['seated', 'Fold forward.', ['head front', 'head down']],
+  ['seated', 'Lift the arms overhead.', ['leftHand up', 'rightHand up']],
+  ['seated', 'Bend the left knee.', ['leftShank up']],
+  ['seated', 'Twist to the left.', ['leftUpperArm back', 'rightUpperArm front']],
+  ['seated', 'Lean back.', ['head back']],
+  ['plank', 'Lower the knees to the floor.', ['leftShank down', 'rightShank down']],
+  ['plank', 'Lift the right foot.', ['rightFoot up']],
+  ['plank', 'Bend the elbows.', ['ribs down']],
+])('%s: %s', (from, said, ways) => {
+  const { before, after } = placesOf(from, [said].flat())
+  for (const way of ways) {
+    const [segment, towards] = way.split(' ') as [Segment, keyof typeof AXIS]
+    const [a, b] = [before, after].map(({ placed }) => placed.origins[jointOf(segment)]!)
+    const moved = (b![AXIS[towards]]! - a![AXIS[towards]]!) * SIGN[towards]
+    expect([way, Math.round(moved * 1000) / 1000, moved > STILL]).toEqual([
+      way,
+      expect.any(Number),
+      true,
+    ])
+  }
+})
+
+/** Nothing of the body goes anywhere. */
+test.each<[keyof typeof STANDS, string]>([
+  ['standing', 'Feel the weight of the arms.'],
+  ['standing', 'Notice where the breath moves.'],
+  ['standing', 'Keep both knees straight.'],
+  ['standing', 'Let the face be soft.'],
+  ['standing', 'Stay for five breaths.'],
+  ['seated', 'Breathe into the back.'],
+  ['allFours', 'Listen to the sound of the breath.'],
+  ['supine', 'Rest.'],
+])('%s: %s moves nothing', (from, line) => {
+  const { before, after } = placesOf(from, [line])
+  const apart = before.placed.origins.map((at, i) =>
+    Math.hypot(...at.map((value, k) => value - after.placed.origins[i]![k]!))
+  )
+  expect(Math.max(...apart)).toBeLessThan(1e-6)
+})
+
+/** The other side does the same, mirrored: what goes left on one goes right on the other. */
+test.each([
+  'Lift the right arm up.',
+  'Step the left foot back.',
+  'Bend to the right.',
+  'Turn the chest to the left.',
+  'Lift the left knee to hip height.',
+])('%s has its mirror', (line) => {
+  const swapped = line.replace(/left|right/g, (word) => (word === 'left' ? 'right' : 'left'))
+  const [one, other] = [line, swapped].map((each) => placesOf('standing', [each]).after.placed)
+  for (const segment of ['Hand', 'Foot', 'Shank', 'UpperArm']) {
+    const left = one!.origins[jointOf(`left${segment}` as Segment)]!
+    const right = other!.origins[jointOf(`right${segment}` as Segment)]!
+    expect(left[0]).toBeCloseTo(-right[0], 6)
+    expect(left[1]).toBeCloseTo(right[1], 6)
+    expect(left[2]).toBeCloseTo(right[2], 6)
+  }
+})
