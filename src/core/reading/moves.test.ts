@@ -53,7 +53,10 @@ test.each<[keyof typeof STANDS, string | string[], Way[]]>([
   ['standing', 'Bend the knees.', ['pelvis down']],
   ['standing', 'Lift the left foot.', ['leftFoot up']],
   ['standing', 'Lift the right knee to hip height.', ['rightShank up', 'rightShank front']],
+  ['standing', 'Lift the heels.', ['pelvis up', 'leftFoot up']],
+  ['standing', 'Rise onto the toes.', ['pelvis up', 'rightFoot up']],
   ['standing', 'Lift the left heel.', ['leftFoot up']],
+  ['standing', ['Rise onto the toes.', 'Lower the heels.'], ['pelvis down']],
   ['standing', 'Fold forward from the hips.', ['head down', 'head front']],
   ['standing', 'Bend to the right.', ['head right']],
   ['standing', 'Bend to the left.', ['head left']],
@@ -69,13 +72,14 @@ test.each<[keyof typeof STANDS, string | string[], Way[]]>([
   ['standing', ['Lift the left knee.', 'Lower the left foot.'], ['leftFoot down']],
   ['standing', ['Bend to the right.', 'Come back to the middle.'], ['head left']],
   ['kneeling', 'Lift the left arm up.', ['leftHand up']],
-  ['kneeling', 'Sit back on the heels.', ['pelvis down', 'pelvis back']],
+  ['kneeling', 'Sit back on the heels.', ['pelvis down']],
   ['kneeling', 'Bend to the left.', ['head left']],
   ['kneeling', 'Step the right foot forward.', ['rightFoot front']],
   ['kneeling', 'Turn the chest to the right.', ['leftUpperArm front']],
   ['allFours', 'Lift the right arm forward.', ['rightHand up', 'rightHand front']],
   ['allFours', 'Lift the left leg back.', ['leftFoot up']],
-  ['allFours', 'Sit the hips back to the heels.', ['pelvis back', 'pelvis down']],
+  ['allFours', 'Sit the hips back to the heels.', ['pelvis down', 'head down']],
+  ['allFours', 'Lower the hips back to the heels.', ['pelvis down', 'head down']],
   ['allFours', 'Lower the chest to the floor.', ['ribs down']],
   ['allFours', 'Round the back.', ['lowBack up']],
   ['allFours', 'Lift the hips up and back.', ['pelvis up']],
@@ -88,6 +92,7 @@ test.each<[keyof typeof STANDS, string | string[], Way[]]>([
   ['prone', 'Lift the chest.', ['head up']],
   ['prone', 'Lift both legs.', ['leftFoot up', 'rightFoot up']],
   ['prone', 'Bend the right knee.', ['rightFoot up']],
+  ['prone', 'Draw the left heel toward the buttock.', ['leftFoot up']],
   ['seated', 'Fold forward.', ['head front', 'head down']],
   ['seated', 'Lift the arms overhead.', ['leftHand up', 'rightHand up']],
   ['seated', 'Bend the left knee.', ['leftShank up']],
@@ -102,11 +107,7 @@ test.each<[keyof typeof STANDS, string | string[], Way[]]>([
     const [segment, towards] = way.split(' ') as [Segment, keyof typeof AXIS]
     const [a, b] = [before, after].map(({ placed }) => placed.origins[jointOf(segment)]!)
     const moved = (b![AXIS[towards]]! - a![AXIS[towards]]!) * SIGN[towards]
-    expect([way, Math.round(moved * 1000) / 1000, moved > STILL]).toEqual([
-      way,
-      expect.any(Number),
-      true,
-    ])
+    expect([way, moved > STILL]).toEqual([way, true])
   }
 })
 
@@ -115,6 +116,7 @@ test.each<[keyof typeof STANDS, string]>([
   ['standing', 'Feel the weight of the arms.'],
   ['standing', 'Notice where the breath moves.'],
   ['standing', 'Keep both knees straight.'],
+  ['standing', 'Keep the feet under the hips.'],
   ['standing', 'Let the face be soft.'],
   ['standing', 'Stay for five breaths.'],
   ['seated', 'Breathe into the back.'],

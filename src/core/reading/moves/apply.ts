@@ -3,7 +3,18 @@ import { type BodyPart, type Instruction, IN_THE_MIDDLE } from '../../language'
 import { limbOf } from '../settle'
 import * as arms from './arms'
 import * as legs from './legs'
-import { freeLeg, get, postureOf, put, set, setOn, SIDES, type Stance, takeStart } from './stance'
+import {
+  drop,
+  freeLeg,
+  get,
+  postureOf,
+  put,
+  set,
+  setOn,
+  SIDES,
+  type Stance,
+  takeStart,
+} from './stance'
 import * as trunk from './trunk'
 
 /** What an instruction did: it moved the body, it holds or prepares, or what it does is not known. */
@@ -42,7 +53,7 @@ const LEG: Partial<Record<Instruction['action'], Limb>> = {
   straighten: legs.straighten,
   lift: legs.lift,
   lower: legs.lower,
-  place: legs.placeLeg,
+  place: (s, n, side) => legs.heelToSeat(s, n, side) || legs.placeLeg(s, n, side),
   'turn-out': (s, n, side) => legs.turnLeg(s, n, side, true),
   'turn-in': (s, n, side) => legs.turnLeg(s, n, side, false),
   rotate: legs.rotateLeg,
@@ -65,6 +76,7 @@ const LEG: Partial<Record<Instruction['action'], Limb>> = {
     )
       return legs.toChest(s, n, side)
     if (n.ways.includes('up')) return legs.lift(s, n, side)
+    if (legs.heelToSeat(s, n, side)) return true
     if (n.part === 'heel' || n.part === 'foot') return legs.bend(s, { ...n, action: 'bend' }, side)
     return true
   },
@@ -111,7 +123,9 @@ const HEAD: Partial<Record<Instruction['action'], Trunk>> = {
   place: trunk.placeHead,
   lengthen: trunk.lengthen,
   lift: (s) => {
-    set(s, 'neck', { flexion: postureOf(s) === 'supine' ? 30 : -10 })
+    const lying = postureOf(s) === 'supine' || postureOf(s) === 'bridge'
+    if (lying) drop(s, /^head$/)
+    set(s, 'neck', { flexion: lying ? 30 : -10 })
     return true
   },
   shift: (_, n) => n.ways.length > 0 || n.places.length > 0,
@@ -331,6 +345,11 @@ export function apply(s: Stance, n: Instruction): Done {
     return move ? (move(s, n) ? 'moved' : 'unsure') : 'holds'
   }
   if (n.part === 'whole body') return comeTo(s, n) ? 'moved' : 'unsure'
+  if (n.action === 'sit' && n.part === 'hip' && n.side === 'both') {
+    const posture = postureOf(s)
+    if (posture === 'fours') return trunk.hipsBack(s, n) ? 'moved' : 'unsure'
+    if (posture === 'kneeling') return comeTo(s, { ...n, part: 'whole body' }) ? 'moved' : 'unsure'
+  }
   if (asPelvis(n)) {
     const own = { ...n, part: 'pelvis' as const }
     const move = TRUNK[n.action]

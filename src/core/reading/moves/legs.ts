@@ -175,6 +175,23 @@ const wide = (s: Stance) =>
     (side) => get(s, `${side}Hip`, 'abduction') > 18 && touches(s, new RegExp(`^${side} sole$`))
   )
 
+/** A heel drawn up behind: of somebody who stands, or who lies on the belly. */
+export function heelToSeat(s: Stance, n: Instruction, side: Side | null): boolean {
+  const posture = postureOf(s)
+  const there = n.places.some(
+    ({ part, relation }) => relation === 'to' && (part === 'hip' || part === 'pelvis')
+  )
+  if (!side || n.side === 'both' || !['heel', 'foot'].includes(n.part) || !there) return false
+  if (posture !== 'prone' && posture !== 'standing') return false
+  if (posture === 'standing') {
+    freeLeg(s, side)
+    setOn(s, side, 'Hip', { flexion: -5, abduction: 0, rotation: 0 })
+  } else drop(s, new RegExp(`^${side} (?:top of foot|toes)$`))
+  setOn(s, side, 'Knee', { flexion: 120 })
+  setOn(s, side, 'Ankle', { dorsiflexion: -30 })
+  return true
+}
+
 export function bend(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
   const posture = postureOf(s)
@@ -509,8 +526,13 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
     if (!touches(s, new RegExp(`^${side} (?:sole|heel)$`))) return false
     freeLeg(s, side)
     put(s, `${side} toes`, 'floor')
-    setOn(s, side, 'Ankle', { dorsiflexion: -18 })
-    setOn(s, side, 'Toes', { extension: 40 })
+    // Under an upright leg the foot is as steep as its toes are bent.
+    const upright =
+      [get(s, `${side}Hip`, 'flexion'), get(s, `${side}Knee`, 'flexion')].every(
+        (angle) => Math.abs(angle) < 12
+      ) && Math.abs(get(s, 'pelvis', 'tilt')) < 12
+    setOn(s, side, 'Ankle', { dorsiflexion: upright ? -30 : -18 })
+    setOn(s, side, 'Toes', { extension: upright ? 30 : 40 })
     return true
   }
   if (posture === 'fours' && n.part === 'knee' && n.side === 'both') {
