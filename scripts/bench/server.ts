@@ -38,12 +38,6 @@ const files = cards.map((card) => ({
   bytes: new TextEncoder().encode(writeMarkdown(card)),
 }))
 
-const { rss } = process.memoryUsage()
-let most = rss
-const watch = setInterval(() => {
-  most = Math.max(most, process.memoryUsage().rss)
-}, 20)
-
 const parse = async () => files.map((file) => readCardBytes(file.bytes))
 await parse()
 const markdown = unified().use(remarkParse).use(remarkFrontmatter, ['yaml'])
@@ -52,7 +46,6 @@ const parsed = await inTurns({ parse }, 3)
 const started = process.hrtime.bigint()
 await importFiles(files, 'Bench', new Set())
 const imported = Number(process.hrtime.bigint() - started) / 1000
-clearInterval(watch)
 
 const one = cards[0]!
 let version = (await loadCard(one.id))!.version
@@ -72,7 +65,6 @@ const rows = await inTurns(
   200
 )
 await db().raw('DROP TABLE bench_row')
-// After the memory was looked at: two readers at once need more of it.
 const { parse: read, remark: remarked } = await inTurns({ parse, remark }, 3)
-console.log(JSON.stringify({ ...rows, ...parsed, read, remarked, imported, most }))
+console.log(JSON.stringify({ ...rows, ...parsed, read, remarked, imported }))
 await closeDb()

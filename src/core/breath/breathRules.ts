@@ -253,6 +253,7 @@ function tooLong(card: Card, school: School): Found[] {
     const fit = fitOf(text, lasts, school.speechRate, card.language)
     if (fit.over === 0) return []
     const phaseName = phase(breath) ? SAY.breath.phaseName(breath) : SAY.breath.itsBreath
+    const split = splitStep(card, where) !== null
     const cut = fit.cut ? SAY.breath.leaveOutCut(fit.cut.clause) : SAY.breath.fewer
     return [
       {
@@ -264,13 +265,11 @@ function tooLong(card: Card, school: School): Found[] {
             LABELS.sheet.seconds(lasts),
             LABELS.sheet.seconds(fit.over),
             fit.overWords,
-            splitStep(card, where) ? '' : cut
+            split ? '' : cut
           ) + rungsOf(card, where),
         // What it says is kept: only words that ask for nothing may be left out.
         ...ownStep(card, where),
-        ...(fit.cut &&
-        !splitStep(card, where) &&
-        readLine(fit.cut.clause, card.language).instructions.length === 0
+        ...(fit.cut && !split && readLine(fit.cut.clause, card.language).instructions.length === 0
           ? {
               fix: {
                 label: SAY.breath.leaveOut(fit.cut.clause),

@@ -107,7 +107,16 @@ function cutFrom(text: string, language: string, fits: (text: string) => boolean
  * @param rate words a minute
  * @example fitOf('Press down.', 4, 120, 'en').over // 0
  */
-export function fitOf(text: string, seconds: number, rate: number, language: string): Fit {
+export const fitOf = (text: string, seconds: number, rate: number, language: string): Fit =>
+  fitsOf(JSON.stringify([seconds, rate, language]))(text)
+
+/** Lines that were measured, by what they were measured against. */
+const fitsOf = remember((key) => {
+  const [seconds, rate, language] = JSON.parse(key) as [number, number, string]
+  return remember((text) => fitAnew(text, seconds, rate, language))
+}, 100)
+
+function fitAnew(text: string, seconds: number, rate: number, language: string): Fit {
   const takes = speechSeconds(text, rate, language)
   const fits = (line: string) => speechSeconds(line, rate, language) <= seconds + 1e-9
   if (fits(text))

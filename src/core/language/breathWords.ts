@@ -42,6 +42,8 @@ export interface SpeechWords {
   syllablesAWord: number
   /** Where one could stop speaking. */
   clauses: RegExp
+  /** Words at the end of a clause that only lead to the next one. */
+  leads: RegExp
   /** Whether a clause only says how: it can be left unsaid, and nothing that is done is lost. */
   canGo: (clause: string) => boolean
 }

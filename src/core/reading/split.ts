@@ -8,9 +8,6 @@ export interface Cut {
   second: string
 }
 
-/** Words that lead from one thing to do to the next. */
-const LEADS = /(?:[\s,;:–—]|\b(?:and|then|while|as|you)\b)+$/i
-
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /**
@@ -22,7 +19,8 @@ export function cutLine(text: string, language: string): Cut | null {
   const [one] = instructions
   const other = one && instructions.find(({ from }) => from >= one.until)
   if (!one || !other) return null
-  const before = text.slice(0, other.from).replace(LEADS, '')
+  const leads = packOf(language)?.speech.leads ?? /\s+$/
+  const before = text.slice(0, other.from).replace(leads, '')
   const second = capital(text.slice(other.from))
   if (!/[\p{L}]/u.test(before) || before.length < one.until - one.from) return null
   const end = /[.!?…]$/.exec(second.trim())?.[0] ?? '.'
@@ -38,12 +36,21 @@ export interface SplitStep extends Cut {
 
 const across = { in: 'out', out: 'in' } as const
 
+const known = new WeakMap<Card, Map<string, SplitStep | null>>()
+
 /**
  * What gives the second thing of a step a step of its own: ids stay, and a rung that replaces the
  * step or leaves it out leaves out the new one too.
  * @param where path of the words of a step
  */
 export function splitStep(card: Card, where: string): SplitStep | null {
+  let mine = known.get(card)
+  if (!mine) known.set(card, (mine = new Map()))
+  if (!mine.has(where)) mine.set(where, splitAnew(card, where))
+  return mine.get(where)!
+}
+
+function splitAnew(card: Card, where: string): SplitStep | null {
   const at = /^(\w+)\[(\d+)\]\.text$/.exec(where)
   const own = at && stepLists().find(({ list }) => list === at[1])
   if (!own) return null

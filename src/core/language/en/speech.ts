@@ -67,5 +67,6 @@ export const englishSpeech: SpeechWords = {
   syllables: syllablesOf,
   syllablesAWord: 2,
   clauses: CLAUSE,
+  leads: /(?:[\s,;:–—]|\b(?:and|then|while|as|you)\b)+$/i,
   canGo,
 }
