@@ -20,7 +20,7 @@ export function PullDraft({
 }) {
   const bench = useBenchStore()
   const [figure, setFigure] = useState<Figure>(form.figure)
-  const [answer, ask, failure] = useFigureWork()
+  const [answer, ask, failure, whenDone] = useFigureWork()
   const { writtenFor, sideNamedBy, sides } = bench.getState().card
   const wish = useMemo(
     () => ({
@@ -47,11 +47,13 @@ export function PullDraft({
           answer={answer}
           title={`Step ${step}`}
           onDrag={(drag) => ask({ ...wish, drag, seen: answer.view })}
-          onDrop={(pose) => {
-            const next = { ...figure, angles: anglesOf(pose) }
-            setFigure(next)
-            keep(next)
-          }}
+          onDrop={() =>
+            whenDone(({ pose }) => {
+              const next = { ...figure, angles: anglesOf(pose) }
+              setFigure(next)
+              keep(next)
+            })
+          }
         />
       )}
       <Group gap="xs" mt="xs">

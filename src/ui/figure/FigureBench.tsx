@@ -83,7 +83,7 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
   const [show, setShow] = useState<string | null>(null)
   const [stature, setStature] = useState(USUAL_STATURE)
   const [said, setSaid] = useState<string[]>([])
-  const [answer, ask, broken] = useFigureWork()
+  const [answer, ask, broken, whenDone] = useFigureWork()
   const side = card.writtenFor
   const frame = keyframesOf(now.card).frames.find((each) => each.where === where)
   const changed = !sameFigure(figure, saved)
@@ -285,7 +285,7 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
               answer={answer}
               title={titleOf(card)}
               onDrag={(drag) => ask({ ...wish!, drag, seen: answer.view })}
-              onDrop={(pose) => change({ ...figure, angles: anglesOf(pose) })}
+              onDrop={() => whenDone(({ pose }) => change({ ...figure, angles: anglesOf(pose) }))}
             />
           )}
           {!figure && (

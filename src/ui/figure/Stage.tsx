@@ -19,7 +19,8 @@ interface StageProps {
   answer: FigureAnswer
   title: string
   onDrag: (drag: { handle: string; from: Pose; dx: number; dy: number }) => void
-  onDrop: (pose: Pose) => void
+  /** The part is let go: it stays where it was pulled last. */
+  onDrop: () => void
 }
 
 /** The drawing with its handles; a handle is pulled by hand or by the arrow keys. */
@@ -55,7 +56,7 @@ export function Stage({ answer, title, onDrag, onDrop }: StageProps) {
     if (!drag.current) return
     drag.current = null
     setHeld(null)
-    onDrop(answer.pose)
+    onDrop()
   }
   function key(event: KeyboardEvent<SVGCircleElement>, handle: string) {
     const arrow = ARROWS[event.key]
@@ -75,7 +76,7 @@ export function Stage({ answer, title, onDrag, onDrop }: StageProps) {
   function settle() {
     if (!keyed.current) return
     keyed.current = null
-    onDrop(answer.pose)
+    onDrop()
   }
   return (
     <div ref={frame} className={classes.drawing}>

@@ -7,15 +7,22 @@ type Ask = Omit<FigureJob, 'seq'>
 
 /**
  * A worker that solves and draws; while it works, only the newest wish waits.
- * @returns the newest answer, and how to ask
+ * @returns the newest answer, how to ask, what failed, and how to hear the answer to the last wish
  */
-export function useFigureWork(): [FigureAnswer | null, (ask: Ask) => void, string] {
+export function useFigureWork(): [
+  FigureAnswer | null,
+  (ask: Ask) => void,
+  string,
+  (tell: (answer: FigureAnswer) => void) => void,
+] {
   const [answer, setAnswer] = useState<FigureAnswer | null>(null)
   const [failure, setFailure] = useState('')
   const worker = useRef<Worker | null>(null)
   const busy = useRef(false)
   const waiting = useRef<Ask | null>(null)
   const seq = useRef(0)
+  const newest = useRef<FigureAnswer | null>(null)
+  const after = useRef<((answer: FigureAnswer) => void) | null>(null)
 
   const send = useCallback((ask: Ask) => {
     seq.current += 1
@@ -31,13 +38,18 @@ export function useFigureWork(): [FigureAnswer | null, (ask: Ask) => void, strin
     made.onmessage = ({ data }: MessageEvent<FigureAnswer>) => {
       busy.current = false
       // While a part is pulled the loads are those of before.
-      setAnswer((before) => ({ ...data, carried: data.carried ?? before?.carried ?? null }))
+      const now = { ...data, carried: data.carried ?? newest.current?.carried ?? null }
+      newest.current = now
+      setAnswer(now)
       const next = waiting.current
       waiting.current = null
-      if (next) send(next)
+      if (next) return send(next)
+      after.current?.(now)
+      after.current = null
     }
     made.onerror = (event) => {
       busy.current = false
+      after.current = null
       setFailure(`The figure could not be worked out: ${event.message}. What you had is kept.`)
     }
     if (waiting.current) {
@@ -54,5 +66,10 @@ export function useFigureWork(): [FigureAnswer | null, (ask: Ask) => void, strin
     },
     [send]
   )
-  return [answer, ask, failure]
+  const whenDone = useCallback((tell: (answer: FigureAnswer) => void) => {
+    // What is still on its way is what was meant: the answer before it is older than the hand.
+    if (busy.current || waiting.current) after.current = tell
+    else if (newest.current) tell(newest.current)
+  }, [])
+  return [answer, ask, failure, whenDone]
 }
