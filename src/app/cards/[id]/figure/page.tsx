@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { loadCard } from '@/server/cards'
 import { FigureBench } from '@/ui/figure/FigureBench'
+import { loadOnce } from '../load'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Figure' }
@@ -10,7 +10,7 @@ type Props = { params: Promise<{ id: string }>; searchParams: Promise<{ of?: str
 
 export default async function Page({ params, searchParams }: Props) {
   const { id } = await params
-  const stored = await loadCard(id)
+  const stored = await loadOnce(id)
   if (!stored) notFound()
   const { of } = await searchParams
   return (
