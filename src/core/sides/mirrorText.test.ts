@@ -46,6 +46,13 @@ const SWAPPED: [string, string][] = [
   ['Twist right, then left', 'Twist left, then right'],
   ['Reach right up through the left fingertips.', 'Reach right up through the right fingertips.'],
   ['The right of the mat; just right of centre', 'The left of the mat; just left of centre'],
+  ['Sit bones level, left as heavy as right.', 'Sit bones level, right as heavy as left.'],
+  ['Is the left as long as the right?', 'Is the right as long as the left?'],
+  ['The left is just as heavy as the right.', 'The right is just as heavy as the left.'],
+  ['Take as many breaths left as right.', 'Take as many breaths right as left.'],
+  ['Sit with more weight left than right.', 'Sit with more weight right than left.'],
+  ['Lean more left than before.', 'Lean more right than before.'],
+  ['Left heavier than right is a sign.', 'Right heavier than left is a sign.'],
   ['Braces {like this} stay, left.', 'Braces {like this} stay, right.'],
   [
     'Look past the left shoulder, roll to your {right} side.',
@@ -54,6 +61,9 @@ const SWAPPED: [string, string][] = [
 ]
 
 const UNCHANGED = [
+  'There is no more left than that.',
+  'There is more left than you think.',
+  'The strap is left as it is.',
   'Bend to a right angle.',
   'Come to right angles at both elbows.',
   'All right, come up.',

@@ -176,9 +176,28 @@ function limbNext({ after }: Around): boolean {
 /** In "…, right?" one is asked. */
 const endsNoQuestion = (word?: string) => word !== '?' && endsThere(word)
 
+/** "left as heavy as right", "right just as long as the left": one measured by the other. */
+function measuredByTheOther({ before, after }: Around): boolean {
+  const reaches = (words: Around['after'], towards: 'on' | 'back') => {
+    const near = words.slice(0, 7).map(({ word }) => word)
+    const mark = near.findIndex((word) => isMark(word))
+    const clause = mark < 0 ? near : near.slice(0, mark)
+    const other = clause.findIndex((word) => isSide(word))
+    if (other < 3) return false
+    const between = clause.slice(0, other).filter((word) => !/^(?:the|your)$/.test(word))
+    const [first, last] = towards === 'on' ? [0, -1] : [-1, 0]
+    return (
+      between.filter((word) => word === 'as').length === 2 &&
+      between.at(last) === 'as' &&
+      /^(?:as|is|just|nearly|about|feels|not|twice|half)$/.test(between.at(first)!)
+    )
+  }
+  return reaches(after, 'on') || reaches(before, 'back')
+}
+
 /** "left-right", "left/right", "right, left, right", "left (right)": one beside the other. */
 function sideBeside({ before, after }: Around): boolean {
-  const joins = /^(?:-|–|—|\/|&|\||and|or|nor|to|then)$/
+  const joins = /^(?:-|–|—|\/|&|\||and|or|nor|to|then|as|than|like)$/
   return (
     isSide(after[0]?.word) ||
     isSide(before[0]?.word) ||
@@ -264,7 +283,7 @@ function readRight(here: Around): Reading {
   if (n1 === 'side' && n2 === 'up') return 'plain'
   if (n1 === 'way' || n1 === 'ways') return 'plain'
   if (limbNext(here)) return 'side'
-  if (sideBeside(here)) return 'side'
+  if (sideBeside(here) || measuredByTheOther(here)) return 'side'
   if (n1 === 'side' || n1 === 'sides') return 'side'
   if (SELVES.has(n1 ?? '')) return 'plain'
   if (/^(?:right|left)$/.test(p1 ?? '') && CORRECT_THINGS.has(n1 ?? '')) return 'unsure'
@@ -420,7 +439,16 @@ function readLeft(here: Around): Alone {
       return 'side'
     return 'unsure'
   }
-  if (sideBeside(here)) return 'side'
+  if (sideBeside(here) || measuredByTheOther(here)) return 'side'
+  // "no more left than that": what remains, unless one side is held against the other.
+  if (
+    n1 === 'than' &&
+    /\b(?:(?:is|are|was|were|have|has|had|['’](?:s|re|ve))\s+(?:no\s+|any\s+|much\s+|far\s+)?(?:more|less|fewer)|nothing)\s+(?:\w+\s+)?$/i.test(
+      here.head
+    ) &&
+    !/^\s*than\s+(?:on\s+|to\s+)?(?:the\s+|your\s+)?(?:left|right)\b/i.test(here.tail)
+  )
+    return 'plain'
   if (HAVE.test(p1 ?? '') && !remains(here)) {
     if (
       DETERMINERS.has(n1 ?? '') ||
