@@ -18,9 +18,11 @@ async function write(page: Page, lines: string[]) {
 
 /** Plays the card of a page; again, should the page not have been awake yet. */
 async function play(page: Page) {
+  const dialog = page.getByRole('dialog')
   await expect(async () => {
-    await page.getByRole('button', { name: 'Play', exact: true }).first().click({ timeout: 2000 })
-    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 2000 })
+    if (!(await dialog.isVisible()))
+      await page.getByRole('button', { name: 'Play', exact: true }).first().click({ timeout: 2000 })
+    await expect(dialog).toBeVisible({ timeout: 2000 })
   }).toPass()
 }
 
