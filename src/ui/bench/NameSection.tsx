@@ -9,7 +9,7 @@ import { useBench, useBenchStore } from './store'
 
 const NameForm = later(
   () => import('./NameForm').then((module) => module.NameForm),
-  <Skeleton height={290} />
+  <Skeleton height={425} />
 )
 
 export const namesAndFamily = (card: Card) => {
