@@ -49,6 +49,24 @@ test('a breath that was changed is told in the middle', () => {
   expect(row!.middle.filter((each) => each.kind === 'come')[0]!.text).toBe('in')
 })
 
+test('a line never lies over a line of another sort', () => {
+  // The last line of a rung that is drawn tells the figure, the next one what the rung asks.
+  const path = 'ladder[1].steps.add[0]'
+  const step = { id: 'n1', text: 'Roll to the {right}.', breath: 'out' as const }
+  const with_ = (figure?: object) =>
+    withValue(gate, path, { step: figure ? { ...step, figure } : step })
+  const drawn = with_({ angles: {}, contacts: [{ part: 'left sole', on: 'floor' }] })
+  const rows = changed(drawn, with_(), 'The ladder, most demanding on top')
+  const label = (row: (typeof rows)[number]) => row.middle.map(({ text }) => text).join('')
+  const figure = rows.find((row) => label(row).startsWith('figure of Roll'))
+  expect(figure?.kind).toBe('gone')
+  for (const row of rows.filter(({ kind }) => kind === 'changed'))
+    expect([label(row), row.middle.every(({ kind }) => kind === 'same')]).toEqual([
+      label(row),
+      true,
+    ])
+})
+
 test('a card beside itself is the same throughout; two cards keep every word of both', () => {
   fc.assert(
     fc.property(arbitraryCard.map(undrawn), arbitraryCard.map(undrawn), (older, newer) => {

@@ -52,24 +52,34 @@ function laid(older: Row | undefined, newer: Row | undefined): ComparedRow {
   return { kind: !older ? 'come' : !newer ? 'gone' : same ? 'same' : 'changed', ...row }
 }
 
-/** Steps and cues keep their ids; lines without one are matched by their place. */
-function laidOver(older: Row[], newer: Row[]): ComparedRow[] {
-  const ids = (list: Row[]) => list.map((row) => row.id.replaceAll('\n', ' ')).join('\n')
-  const result: ComparedRow[] = []
+/** Two lists run through together: what stands at both ends of a stretch by its key, and what does not. */
+function hunksBy(key: (row: Row) => string, older: Row[], newer: Row[]) {
+  const keys = (list: Row[]) => list.map((row) => `=${key(row).replaceAll('\n', ' ')}`).join('\n')
   let [a, b] = [0, 0]
-  const take = (first: number, second: number) => {
-    for (let i = 0; i < Math.max(first, second); i += 1)
-      result.push(laid(i < first ? older[a + i] : undefined, i < second ? newer[b + i] : undefined))
-    a += first
-    b += second
-  }
-  if (older.length === 0 || newer.length === 0) {
-    take(older.length, newer.length)
-    return result
-  }
-  for (const hunk of compareTexts(ids(older), ids(newer)))
-    take(hunk.first.length, hunk.second.length)
-  return result
+  return compareTexts(keys(older), keys(newer)).map(({ kind, first, second }) => ({
+    same: kind === 'same',
+    first: older.slice(a, (a += first.length)),
+    second: newer.slice(b, (b += second.length)),
+  }))
+}
+
+/**
+ * Steps and cues keep their ids; of the lines between them those lie over each other that are of
+ * one sort (a breath, a region, a label), in their order. A figure never lies over a demand.
+ */
+function laidOver(older: Row[], newer: Row[]): ComparedRow[] {
+  const rows = (first: Row[], second: Row[], same: boolean) =>
+    same
+      ? first.map((row, i) => laid(row, second[i]))
+      : [...first.map((row) => laid(row, undefined)), ...second.map((row) => laid(undefined, row))]
+  if (older.length === 0 || newer.length === 0) return rows(older, newer, false)
+  return hunksBy(({ id }) => id, older, newer).flatMap((hunk) =>
+    hunk.same || hunk.first.length === 0 || hunk.second.length === 0
+      ? rows(hunk.first, hunk.second, hunk.same)
+      : hunksBy(({ middle }) => middle, hunk.first, hunk.second).flatMap((each) =>
+          rows(each.first, each.second, each.same)
+        )
+  )
 }
 
 /**
