@@ -18,6 +18,7 @@ import {
   tsx,
 } from './lib.mjs'
 import { ensureBundles } from './bundle.mjs'
+import { testsTogether } from './lib/together.mjs'
 
 /** npm test: sets up what is missing, then types, lint, format, unit tests and the real interface. */
 
@@ -60,6 +61,8 @@ async function unitTests() {
     '--json',
     `--outputFile=${file}`,
     '--silent',
+    '--roots',
+    ...testsTogether(),
   ])
   if (!existsSync(file)) {
     failed += 1
@@ -139,9 +142,8 @@ await main(async () => {
   // npm test -- --browser [SPEC…] runs the real interface only, -- --unit the rest.
   const whole = !process.argv.some((word) => word.startsWith('--'))
   if (!process.argv.includes('--browser')) {
-    // Reading the sources keeps one core busy; breaking the server on purpose is mostly waiting.
-    await Promise.all([readSources(), whole && breakOnPurpose()])
-    await unitTests()
+    // Breaking the server on purpose is mostly waiting: the rest goes on beside it.
+    await Promise.all([readSources().then(unitTests), whole && breakOnPurpose()])
   }
   if (!process.argv.includes('--unit')) await browserTests()
   console.log(`\n${passed} passed, ${failed} failed`)

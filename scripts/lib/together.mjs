@@ -1,0 +1,37 @@
+import { mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { root } from './base.mjs'
+
+/** Sandboxes for the tests of the core: two for each worker of Jest. */
+const SANDBOXES = 4
+
+const CORE = 'src/core'
+
+/**
+ * Writes files that hold the tests of the core together, a few sandboxes of many files each:
+ * a sandbox of its own for each file loads the whole core and warms it up seventy times.
+ * The core keeps no state, so its tests don't meet; each failure is told under its file's name.
+ * @returns the folders that Jest is to look for tests in
+ */
+export function testsTogether() {
+  const folder = path.join(root, '.notula/together')
+  rmSync(folder, { recursive: true, force: true })
+  mkdirSync(folder, { recursive: true })
+  const sandboxes = Array.from({ length: SANDBOXES }, () => ({ bytes: 0, lines: [] }))
+  readdirSync(path.join(root, CORE), { recursive: true })
+    .filter((name) => /\.test\.tsx?$/.test(name))
+    .map((name) => ({ file: `${CORE}/${name}`, bytes: statSync(path.join(root, CORE, name)).size }))
+    .sort((a, b) => b.bytes - a.bytes || a.file.localeCompare(b.file))
+    .forEach(({ file, bytes }) => {
+      const emptiest = sandboxes.reduce((a, b) => (b.bytes < a.bytes ? b : a))
+      emptiest.bytes += bytes
+      emptiest.lines.push(`describe('${file}', () => { require('../../${file}') })\n`)
+    })
+  sandboxes.forEach(({ lines }, i) =>
+    writeFileSync(path.join(folder, `core-${i + 1}.test.ts`), lines.join(''))
+  )
+  const others = readdirSync(path.join(root, 'src'), { withFileTypes: true })
+    .filter((each) => each.isDirectory() && `src/${each.name}` !== CORE)
+    .map(({ name }) => path.join(root, 'src', name))
+  return [folder, ...others, path.join(root, 'tests/unit')]
+}
