@@ -50,11 +50,11 @@ test('a breath that was changed is told in the middle', () => {
 })
 
 test('a line never lies over a line of another sort', () => {
-  // The last line of a rung that is drawn tells the figure, the next one what the rung asks.
+  // What a rung asks is told under its figures, and is told otherwise without them.
   const path = 'ladder[1].steps.add[0]'
   const step = { id: 'n1', text: 'Roll to the {right}.', breath: 'out' as const }
   const with_ = (figure?: object) =>
-    withValue(gate, path, { step: figure ? { ...step, figure } : step })
+    withValue(undrawn(gate), path, { step: figure ? { ...step, figure } : step })
   const drawn = with_({ angles: {}, contacts: [{ part: 'left sole', on: 'floor' }] })
   const rows = changed(drawn, with_(), 'The ladder, most demanding on top')
   const label = (row: (typeof rows)[number]) => row.middle.map(({ text }) => text).join('')
