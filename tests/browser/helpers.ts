@@ -4,11 +4,26 @@ import { expect, test as base, type APIRequestContext, type Page } from '@playwr
 
 export { pdfPages } from '../support/pdfPages.mjs'
 
-/** A test with a server and a deck that no other test of the moment has. */
-export const test = base.extend({
+/**
+ * A test with a server and a deck that no other test of the moment has. No page that it opens
+ * may run against its own policy, or end a script with an error.
+ */
+export const test = base.extend<{ refusals: string[] }>({
   baseURL: async ({}, give, { parallelIndex }) => {
     await give(process.env.BASE_URLS!.split(' ')[parallelIndex])
   },
+  refusals: [
+    async ({ context }, give) => {
+      const refused: string[] = []
+      context.on('console', (message) => {
+        if (/content security policy|refused to/i.test(message.text())) refused.push(message.text())
+      })
+      context.on('weberror', (error) => refused.push(String(error.error())))
+      await give(refused)
+      expect(refused).toEqual([])
+    },
+    { auto: true },
+  ],
 })
 
 /** Text without any blanks, to compare what was broken into lines. */
