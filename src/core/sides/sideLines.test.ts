@@ -192,6 +192,235 @@ const SWAPPED = lines(`
   Two more on the left. | Two more on the right.
   Keep three breaths on the right, three on the left. | Keep three breaths on the left, three on the right.
   One breath left side, one breath right side. | One breath right side, one breath left side.
+  Slide the right heel back until the left knee bends. | Slide the left heel back until the right knee bends.
+  Right arm reaches up while the left slides down the leg. | Left arm reaches up while the right slides down the leg.
+  With the left hand on the right thigh, turn right. | With the right hand on the left thigh, turn left.
+  Look right, then left, then straight ahead. | Look left, then right, then straight ahead.
+  Lean right into the wall with the shoulder. | Lean left into the wall with the shoulder.
+  Bring the left heel right up to the sit bone. | Bring the right heel right up to the sit bone.
+  Let the right half of the ribs widen. | Let the left half of the ribs widen.
+  The left buttock stays heavy, the right one lifts. | The right buttock stays heavy, the left one lifts.
+  Swap the cross of the legs, right shin in front. | Swap the cross of the legs, left shin in front.
+  Walk the hands right, one palm at a time. | Walk the hands left, one palm at a time.
+  Walk the hands all the way to the right. | Walk the hands all the way to the left.
+  Leave the left foot where you left it. | Leave the right foot where you left it.
+  Roll right, onto the right shoulder. | Roll left, onto the left shoulder.
+  Take the left wrist with the right hand and lean left. | Take the right wrist with the left hand and lean right.
+  The right-leg lunge comes first. | The left-leg lunge comes first.
+  Both feet point to the right of the mat. | Both feet point to the left of the mat.
+  Right now the left hip is higher. | Right now the right hip is higher.
+  To your right is the wall; face it. | To your left is the wall; face it.
+  The strap runs from the left foot to the right hand. | The strap runs from the right foot to the left hand.
+  If the left hamstring is the tight one, bend that knee. | If the right hamstring is the tight one, bend that knee.
+  Draw a half circle from 9 o'clock to 3 o'clock with the foot. | Draw a half circle from 3 o'clock to 9 o'clock with the foot.
+  Turn the toes out to one o'clock. | Turn the toes out to eleven o'clock.
+  Move the left foot a hand's width left of centre. | Move the right foot a hand's width right of centre.
+  Put the block on the right side, the right way up. | Put the block on the left side, the right way up.
+  Cross right ankle over left knee. | Cross left ankle over right knee.
+  Right shoulder, right hip and right ankle in one line. | Left shoulder, left hip and left ankle in one line.
+  Your left: the teacher's right when facing you. | Your right: the teacher's left when facing you.
+  Place both hands left of the left foot. | Place both hands right of the right foot.
+  The left-most toe lifts. | The right-most toe lifts.
+  Spread the right five toes. | Spread the left five toes.
+  Hold the right big toe with the right first two fingers. | Hold the left big toe with the left first two fingers.
+  Turn the chest up and right. | Turn the chest up and left.
+  Bend left until the right waist feels long. | Bend right until the left waist feels long.
+  You'll know it's right when the left heel grounds. | You'll know it's right when the right heel grounds.
+  Right side down, left side up. | Left side down, right side up.
+  Left, right, left, right, walk the heels. | Right, left, right, left, walk the heels.
+  Come out to the left, rise on the right. | Come out to the right, rise on the left.
+  Left palm flat, right palm up. | Right palm flat, left palm up.
+  Rise from the right, lower to the left. | Rise from the left, lower to the right.
+  Place the student's left hand on the block. | Place the student's right hand on the block.
+  The partner's right is your left. | The partner's left is your right.
+  Your left hand knows what your right is doing. | Your right hand knows what your left is doing.
+  Is there any strain left in the right shoulder? | Is there any strain left in the left shoulder?
+  Inhale, right; exhale, left. | Inhale, left; exhale, right.
+  Left foot back, right foot stays. | Right foot back, left foot stays.
+  Draw the right sit bone back and left. | Draw the left sit bone back and right.
+  Take two steps right, then one left. | Take two steps left, then one right.
+  Let the weight drift right as the left foot lightens. | Let the weight drift left as the right foot lightens.
+  Bring the right thumb right to the ear. | Bring the left thumb right to the ear.
+  Twist right, and right again. | Twist left, and left again.
+  Get the feet right, then turn left. | Get the feet right, then turn right.
+  Right angle at the left knee. | Right angle at the right knee.
+  She left the block on the right. | She left the block on the left.
+  With what is left of the out-breath, turn right. | With what is left of the out-breath, turn left.
+  Take a right turn from the hips. | Take a left turn from the hips.
+  The left turn is often easier than the right. | The right turn is often easier than the left.
+  Repeat left. | Repeat right.
+  Now left. | Now right.
+  Same on the left. | Same on the right.
+  Left again. | Right again.
+  All the weight is in the right. | All the weight is in the left.
+  Come back right of centre. | Come back left of centre.
+  Roll the head right, chin to the collarbone. | Roll the head left, chin to the collarbone.
+  Rest the right cheek right on the mat. | Rest the left cheek right on the mat.
+  Fold right down over the left thigh. | Fold right down over the right thigh.
+  Reach right, then up. | Reach left, then up.
+  Reach up and right. | Reach up and left.
+  Step right, wide of the mat. | Step left, wide of the mat.
+  Right leg behind the left. | Left leg behind the right.
+  Hook the right behind the left calf. | Hook the left behind the right calf.
+  Interlace the fingers, right thumb over left. | Interlace the fingers, left thumb over right.
+  Interlace with the left on top. | Interlace with the right on top.
+  Place right on top of left. | Place left on top of right.
+  Stack right over left, knees and ankles. | Stack left over right, knees and ankles.
+  Left on the inside, right on the outside. | Right on the inside, left on the outside.
+  A left-hand strap, a right-hand block. | A right-hand strap, a left-hand block.
+  Hold the strap in the left, a hand's breadth from the foot. | Hold the strap in the right, a hand's breadth from the foot.
+  Take it in the right. | Take it in the left.
+  The left is the heavier of the two. | The right is the heavier of the two.
+  Let the left be heavier than the right. | Let the right be heavier than the left.
+  Left and right alike. | Right and left alike.
+  From left to right, shoulder to hand. | From right to left, shoulder to hand.
+  Weight to the right, left heel peels up. | Weight to the left, right heel peels up.
+  Hips left, head right. | Hips right, head left.
+  Hips to the left, ribs to the right. | Hips to the right, ribs to the left.
+  Finish on the right. | Finish on the left.
+  Right after the left heel lands, turn. | Right after the right heel lands, turn.
+  Knees bent, left a little more than right. | Knees bent, right a little more than left.
+  Left a little, right a lot. | Right a little, left a lot.
+  The left has less room than the right. | The right has less room than the left.
+  Leave room at the left. | Leave room at the right.
+  Leave left space for the strap. | Leave right space for the strap.
+  Left turned in, right turned out. | Right turned in, left turned out.
+  Turn the left in. | Turn the right in.
+  Turn the right out, ninety degrees. | Turn the left out, ninety degrees.
+  Keep left of the line. | Keep right of the line.
+  Sit left of the bolster. | Sit right of the bolster.
+  Stand to the right of the chair, left hand on its back. | Stand to the left of the chair, right hand on its back.
+  Left hand to the chair, right to the hip. | Right hand to the chair, left to the hip.
+  Left hand to chair, right hand to hip. | Right hand to chair, left hand to hip.
+  Cross the left over, knee on knee. | Cross the right over, knee on knee.
+  Cross left, then right. | Cross right, then left.
+  Wrap right round left. | Wrap left round right.
+  Wrap the right around the left. | Wrap the left around the right.
+  Switch so that the left is in front. | Switch so that the right is in front.
+  Whichever leg is in front, right or left, keep it heavy. | Whichever leg is in front, left or right, keep it heavy.
+  The bottom right corner of the mat. | The bottom left corner of the mat.
+  Rib cage right, hips centred. | Rib cage left, hips centred.
+  A little to the left of the navel. | A little to the right of the navel.
+  Left nostril closed with the ring finger of the right hand. | Right nostril closed with the ring finger of the left hand.
+  Kick the right through. | Kick the left through.
+  Press right hand into left. | Press left hand into right.
+  Left hand on the block, right on the hip. | Right hand on the block, left on the hip.
+  Right on the block, left on the hip. | Left on the block, right on the hip.
+  Right on the mat, everyone, and left foot in front. | Left on the mat, everyone, and right foot in front.
+  Right elbow under left. | Left elbow under right.
+  Right now, left foot stays. | Right now, right foot stays.
+  Left foot to the wall and right to the block. | Right foot to the wall and left to the block.
+  The right hip sinks and the left floats. | The left hip sinks and the right floats.
+  Grow tall on the in-breath, spiral right on the out-breath. | Grow tall on the in-breath, spiral left on the out-breath.
+  Let the head hang right, ear towards the shoulder. | Let the head hang left, ear towards the shoulder.
+  Pour the weight left until the right toes are light. | Pour the weight right until the left toes are light.
+  Right wrist under right shoulder. | Left wrist under left shoulder.
+  Drop both knees right, and look left. | Drop both knees left, and look right.
+  Windscreen the knees left and right. | Windscreen the knees right and left.
+  Circle the right hip three times, then the left. | Circle the left hip three times, then the right.
+  Five to the right, five to the left. | Five to the left, five to the right.
+  Five circles left, five circles right. | Five circles right, five circles left.
+  Four breaths on the right, four on the left. | Four breaths on the left, four on the right.
+  Three more on the left. | Three more on the right.
+  How does the left compare with the right? | How does the right compare with the left?
+  Is one side longer than the other, right or left? | Is one side longer than the other, left or right?
+  Right arm up, left arm down, and switch. | Left arm up, right arm down, and switch.
+  Everyone has a right and a left that differ. | Everyone has a left and a right that differ.
+  Move the right-hand block a little left. | Move the left-hand block a little right.
+  Look for the right edge of the mat with the right foot. | Look for the left edge of the mat with the left foot.
+  Left edge of the left foot heavy. | Right edge of the right foot heavy.
+  Fold the right end of the blanket under. | Fold the left end of the blanket under.
+  Set the chair on your right, its back to the left. | Set the chair on your left, its back to the right.
+  The pinch sits right under the left shoulder blade. | The pinch sits right under the right shoulder blade.
+  Press right down through the left heel. | Press right down through the right heel.
+  Bring the right shin right in to the chest. | Bring the left shin right in to the chest.
+  Turn the left palm up, right palm down. | Turn the right palm up, left palm down.
+  Bow to the right knee, then to the left. | Bow to the left knee, then to the right.
+  Bow over the right leg, then right back up. | Bow over the left leg, then right back up.
+  The left-handed may start on the right. | The right-handed may start on the left.
+  Cartwheel the arms left to lower, right to rise. | Cartwheel the arms right to lower, left to rise.
+  Sit a touch left to free the right hip. | Sit a touch right to free the left hip.
+  Peel off the mat right to left. | Peel off the mat left to right.
+  Roll up, left shoulder last. | Roll up, right shoulder last.
+  Roll to one side, the right, and rest. | Roll to one side, the left, and rest.
+  Roll to the right side and push up with the left hand. | Roll to the left side and push up with the right hand.
+  Let go of the left, then of the right. | Let go of the right, then of the left.
+  With the time left, repeat on the right. | With the time left, repeat on the left.
+  If there is time left, do the left again. | If there is time left, do the right again.
+  The right hand does what the left did. | The left hand does what the right did.
+  As the left did, so does the right. | As the right did, so does the left.
+  Right is up, left is down. | Left is up, right is down.
+  Left is back, right is front. | Right is back, left is front.
+  Turn, right shoulder first. | Turn, left shoulder first.
+  Lead right. | Lead left.
+  Step the right foot outside right hand. | Step the left foot outside left hand.
+  Left forearm inside left shin. | Right forearm inside right shin.
+  Bring right elbow outside left knee. | Bring left elbow outside right knee.
+  Place the strap in right hand. | Place the strap in left hand.
+  Over to the right we go. | Over to the left we go.
+  And right. And left. | And left. And right.
+  Tip right until the left foot wants to lift. | Tip left until the right foot wants to lift.
+  Send the breath left and back. | Send the breath right and back.
+  Hang left arm, lift right. | Hang right arm, lift left.
+  Pull left, resist right. | Pull right, resist left.
+  The chin goes left as the knees go right. | The chin goes right as the knees go left.
+  Chin left, knees right. | Chin right, knees left.
+  Knees over to the right, gaze over the left. | Knees over to the left, gaze over the right.
+  Left over the right, whichever crosses first. | Right over the left, whichever crosses first.
+  Slide the strap right of the navel. | Slide the strap left of the navel.
+  Lunge left, right heel high. | Lunge right, left heel high.
+  Gaze right for two breaths, left for two. | Gaze left for two breaths, right for two.
+  Hold for five, right; hold for five, left. | Hold for five, left; hold for five, right.
+  Place the right ankle on the left thigh, just above the knee. | Place the left ankle on the right thigh, just above the knee.
+  With each breath out, sink right and down. | With each breath out, sink left and down.
+  Open left, close right. | Open right, close left.
+  Open the left hip right out. | Open the right hip right out.
+  The weight rolls from the right edge to the left edge of the foot. | The weight rolls from the left edge to the right edge of the foot.
+  Weight in the left hand? Then the right is free. | Weight in the right hand? Then the left is free.
+  Hands walk left, hips stay right. | Hands walk right, hips stay left.
+  Right foot turned out, left in a little. | Left foot turned out, right in a little.
+  Right knee over right ankle, left leg long. | Left knee over left ankle, right leg long.
+  Turn your chest to the right as the left shoulder softens. | Turn your chest to the left as the right shoulder softens.
+  The right kidney, the left kidney: room for both. | The left kidney, the right kidney: room for both.
+  Bend the left elbow and let the right stay long. | Bend the right elbow and let the left stay long.
+  When the left arm tires, use the right. | When the right arm tires, use the left.
+  Do the right first, or the left if that hip is stiffer. | Do the left first, or the right if that hip is stiffer.
+  Choose right or left. | Choose left or right.
+  Choose the right or the left. | Choose the left or the right.
+  Take whichever leg you like, left or right. | Take whichever leg you like, right or left.
+  On the left you may feel less. | On the right you may feel less.
+  The wall is on the left, the chair on the right. | The wall is on the right, the chair on the left.
+  Two blocks, left and right of the front foot. | Two blocks, right and left of the front foot.
+  Walk the feet to the right, hands to the left, a long banana. | Walk the feet to the left, hands to the right, a long banana.
+  Look back over the right shoulder. | Look back over the left shoulder.
+  Lower left forearm to the mat. | Lower right forearm to the mat.
+  Lower to the right elbow. | Lower to the left elbow.
+  Right leg lifts as high as the left hip. | Left leg lifts as high as the right hip.
+  Left leg lifts, right? | Right leg lifts, right?
+  Right leg lifts, left hangs. | Left leg lifts, right hangs.
+  Leave nothing to the left hand alone. | Leave nothing to the right hand alone.
+  Leave it to the left hand. | Leave it to the right hand.
+  Leave the strap where it is, left of the mat. | Leave the strap where it is, right of the mat.
+  Make a left hook with the arm. | Make a right hook with the arm.
+  Once the foot has left the floor, keep the right hip level. | Once the foot has left the floor, keep the left hip level.
+  The left one has left the floor. | The right one has left the floor.
+  Rest left side down. | Rest right side down.
+  Right side to the wall, left foot on the chair. | Left side to the wall, right foot on the chair.
+  Stand right side on to the wall. | Stand left side on to the wall.
+  Sit with the right side to the wall. | Sit with the left side to the wall.
+  Swing right leg up, then left. | Swing left leg up, then right.
+  Then the right; then both. | Then the left; then both.
+  Turn right palm to the ceiling, left to the floor. | Turn left palm to the ceiling, right to the floor.
+  Left eye, right eye, both soft. | Right eye, left eye, both soft.
+  Soften right eye, right jaw, right shoulder. | Soften left eye, left jaw, left shoulder.
+  Draw left and right heels towards each other. | Draw right and left heels towards each other.
+  Balance the left and right sides of the neck. | Balance the right and left sides of the neck.
+  The right-left shift is slow. | The left-right shift is slow.
+  Rock left-right-left. | Rock right-left-right.
+  Rock right-to-left. | Rock left-to-right.
+  Go left-to-right on the in-breath. | Go right-to-left on the in-breath.
+  A left-leaning spine needs the right arm long. | A right-leaning spine needs the left arm long.
+  Right-sided pain: come out. | Left-sided pain: come out.
 `)
 
 const STAYING = lines(`
@@ -355,6 +584,61 @@ const STAYING = lines(`
   Any weight left in the hands is too much.
   See if some length is left.
   Breathe out all the air left.
+  Rest on whichever side is left free.
+  Keep the neck right in line with the spine.
+  Do you have it right? Then stay.
+  Stay right here, three breaths left.
+  Sit right back, as though on a chair.
+  Nothing is left to hold; breathe.
+  Whatever strength you have left, use it to lengthen.
+  Put right what the last breath undid.
+  One more round is left on this side.
+  Keep right on breathing.
+  Carry right on into the next round.
+  The gaze goes right over the thumb.
+  The right response is to come out.
+  Nobody should be left holding the strap.
+  Keep whatever is left of the twist.
+  All right, change sides.
+  Come right back to the centre.
+  Bend right over, hands to the floor.
+  Reach right up through the fingers.
+  You have the right to stay seated.
+  It is right to stop when the breath catches.
+  Right before the out-breath, lift.
+  Until the right moment comes, wait.
+  What's left? Only the turn.
+  Kick right through the heel.
+  Press right into the hands.
+  Right to the wall, and stay.
+  Wrist right under the shoulder.
+  Hips right over the knees.
+  Knee right above the heel, not past it.
+  Stay for what breath is left.
+  Keep your right to choose.
+  Turn to whichever side feels right.
+  It feels right in the back, but tight in the hip.
+  Right where the ribs end, breathe.
+  Reach the crown right out of the pelvis.
+  Straight back, right up to the crown.
+  Nothing left undone, nothing forced.
+  Anything left over goes under the head.
+  The breath that is left goes out through the mouth.
+  Push right back to where you started.
+  Lift right off the floor.
+  Breathe right down into the belly.
+  With each out-breath sink right down.
+  The cue is said right as the breath turns.
+  Hear the count right to its end.
+  Right through the stay, keep the jaw soft.
+  Let the ribs come right round.
+  Turn the right way round and start again.
+  If the back knee hurts, it is all right to put a blanket under it.
+  Walk the feet right up to the hands.
+  Look right back over the shoulder.
+  Left behind by the pelvis, the head follows last.
+  It left a little space in the hip.
+  The twist left the spine longer.
 `)
 
 /** Read one way as well as the other: left as they are, and told. */
@@ -364,6 +648,14 @@ const UNSURE = lines(`
   Rotate left through the ribs as you breathe out.
   Right the chair before you sit.
   Left where it lies, the block is in the way.
+  Turn right around the waist, not the neck.
+  Thread the right arm left under the chest.
+  Look right around the shoulder.
+  Slide the left heel to the shin, right to the knee.
+  Lift the left arm over the ear, and right over the head.
+  Draw the shin right in.
+  Turn left round the right hip.
+  Both, then right alone, then left alone.
 `)
 
 test.each(SWAPPED)('%s', (row) => {

@@ -116,7 +116,7 @@ const endsThere = (word?: string) => isEnd(word) || GO_ON.has(word!)
 const NUMBER =
   /^(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten|twelve|both|few|last|first|next)$/
 const PAIR_LINK =
-  /^(?:over|under|underneath|on|onto|in|to|into|against|and|or|nor|then|behind|above|below|across|beside|before|after|than|from|next|around|with|through|vs|versus|by|for|beneath|past|near|toward|towards|meets|meet|crosses|follows|beneath)$/
+  /^(?:over|under|underneath|on|onto|in|to|into|against|and|or|nor|then|behind|above|below|across|beside|before|after|than|from|next|around|round|inside|outside|atop|alongside|with|through|vs|versus|by|for|beneath|past|near|toward|towards|meets|meet|crosses|follows)$/
 const FILLER = /^(?:the|your|top|of|to|front|then|her|his|their)$/
 
 /** "right over left", "left to right", "right next to left": two sides, one against the other. */
@@ -149,13 +149,16 @@ function hangsOn(before: Token[]): string | undefined {
   return before.find(({ word }) => !SOFT.test(word))?.word
 }
 
+/** Verbs that take a thing somewhere: "pour the weight left". */
+const CARRIERS =
+  /^(?:roll|swing|slide|walk|move|step|draw|send|take|sweep|pour|carry|cast|swirl|cartwheel|wheel|sit|ease|nudge|push|pull|shuffle|float|spread)s?$/
+
 /** A turning verb earlier in the clause, with the thing that it turns between: "turn the head right". */
 function turnsAThing({ before }: Around, end = 5): boolean {
   for (const [i, { word }] of before.slice(0, end).entries()) {
     if (isMark(word)) return false
     if (i > 0 && TURNERS.has(word)) return true
-    if (i > 0 && /^(?:roll|swing|slide|walk|move|step|draw|send|take|sweep)s?$/.test(word))
-      return true
+    if (i > 0 && CARRIERS.test(word)) return true
   }
   return false
 }
@@ -208,7 +211,7 @@ function sideBeside({ before, after }: Around): boolean {
     (joins.test(before[0]?.word ?? '') &&
       (isSide(before[1]?.word) ||
         (before[1]?.word === '-' && isSide(before[2]?.word)) ||
-        (before[1]?.word === 'to' && isSide(before[2]?.word)))) ||
+        (before[1]?.word === 'to' && isSide(before[before[2]?.word === '-' ? 3 : 2]?.word)))) ||
     (after[0]?.word === ',' && isSide(after[1]?.word) && endsNoQuestion(after[2]?.word)) ||
     (before[0]?.word === ',' && isSide(before[1]?.word) && endsNoQuestion(after[0]?.word)) ||
     (/^(?:and|or|then)$/.test(before[0]?.word ?? '') &&
@@ -226,7 +229,39 @@ function secondHalf({ before, after, head }: Around): boolean {
   const separated = [',', ';', '–', '—', 'and', 'but', 'then', 'while'].includes(
     before[0]?.word ?? ''
   )
-  return separated && ADVERB_END.test(after[0]?.word ?? '') && endsThere(after[1]?.word)
+  const little = after[1]?.word === 'a' && /^(?:little|bit|touch)$/.test(after[2]?.word ?? '')
+  const next = after[little ? 3 : after[1]?.word === 'slightly' ? 2 : 1]?.word
+  return separated && ADVERB_END.test(after[0]?.word ?? '') && endsThere(next)
+}
+
+/** Whose it is: "the teacher's left"; "it's", "that's" are verbs. */
+const POSSESSIVE =
+  /^(?!(?:it|that|what|let|there|here|he|she|who|where|how|when|this|everything|everyone|nothing|something|one)'s$)\p{L}+(?:'s|s')$/u
+
+const PLACE_LINK =
+  /^(?:on|in|to|at|under|over|behind|into|onto|above|below|beneath|inside|outside|against|beside|by|through|across|towards?|around|round|near)$/
+
+/**
+ * "Left hand to the chair, right to the hip", "left on the inside, right on the outside": two
+ * clauses in short that each give a side its place. Where the first is a whole sentence with its
+ * article ("slide the left heel to the shin, right to the knee"), "right" can be "directly".
+ */
+function besideAnother({ before, after, head, tail }: Around): Reading {
+  if (!PLACE_LINK.test(after[0]?.word ?? '')) return 'plain'
+  const first = before[0] === undefined
+  if (!first && !/^(?:,|;|and|while)$/.test(before[0]!.word)) return 'plain'
+  const clauses = (text: string) => text.split(/[,;]|\b(?:and|while)\b/i)
+  const [others, link] = [
+    [...clauses(head).slice(0, -1), ...clauses(tail).slice(1)],
+    new RegExp(
+      `\\b(?:left|right)\\b(?:\\s+\\p{L}+)?\\s+(?:${PLACE_LINK.source.slice(4, -2)})\\b`,
+      'iu'
+    ),
+  ]
+  const against = others.filter((clause) => link.test(clause))
+  if (against.length === 0) return 'plain'
+  const short = /(?<!\b(?:the|your)\s+)\b(?:left|right)\b/i
+  return against.some((clause) => short.test(clause)) ? 'side' : 'unsure'
 }
 
 /** Words that make what is before them a name for a place or a limb: "the right", "your left". */
@@ -234,6 +269,7 @@ function hasDeterminer({ before }: Around): boolean {
   const [last, other] = before
   return (
     DETERMINERS.has(last?.word ?? '') ||
+    POSSESSIVE.test(last?.word ?? '') ||
     (BODY_ADJECTIVES.has(last?.word ?? '') && DETERMINERS.has(other?.word ?? ''))
   )
 }
@@ -253,7 +289,7 @@ const OWNED =
 const PLACE_AFTER_TO =
   /^(?:the|your|a|an|this|that|their|his|her|its|left|right|both|one|each|it|them|face|meet|join|touch|reach|lengthen|press|lift|rest|balance|frame|support|stack|match|counter|shift|bring|come|make|look|open|turn|stretch|hold|steady|lean|sink|side|centre|center|front|back|where|which)$/
 const RIGHT_TO_DO =
-  /^(?:stop|rest|say|refuse|ask|know|choose|change|skip|leave|decline|no|opt|decide|pause|be|privacy|feel|move|come|object|withdraw|touch|silence)$/
+  /^(?:stop|stay|remain|sit|lie|wait|rest|say|refuse|ask|know|choose|change|skip|leave|decline|no|opt|decide|pause|be|privacy|feel|move|come|object|withdraw|touch|silence)$/
 const GOT_RIGHT =
   /\b(?:get|gets|getting|got|do|does|make|makes)\s+(?:it|this|that|them|(?:the|your|each|every|one)\s+\w+(?:\s+\w+)?)\s+$/i
 const NOT_HERE = /^(?:now|away|here|there|then|then|where)$/
@@ -276,18 +312,31 @@ function readRight(here: Around): Reading {
       return 'plain'
     if (isSide(n2) || n2 === 'to' || BODY.has(n2 ?? '') || BODY_ADJECTIVES.has(n2 ?? ''))
       return 'side'
-    if (/(?:ing|ed|ward|wards|first|most|lead|hand|hander)$/.test(n2 ?? '') || isEnd(n2))
+    if (
+      /(?:ing|ed|ward|wards|first|most|lead|hand|hander|heavy|dominant)$/.test(n2 ?? '') ||
+      isEnd(n2)
+    )
       return 'side'
     return 'unsure'
   }
-  if (n1 === 'side' && n2 === 'up') return 'plain'
+  // "Right side down, left side up" holds one side against the other.
+  if (n1 === 'side' && n2 === 'up')
+    return /\b(?:left|right)[\s-]sides?\b/i.test(`${here.head}.${here.tail}`) ? 'side' : 'plain'
   if (n1 === 'way' || n1 === 'ways') return 'plain'
   if (limbNext(here)) return 'side'
   if (sideBeside(here) || measuredByTheOther(here)) return 'side'
+  const beside = besideAnother(here)
+  if (beside !== 'plain') return beside
   if (n1 === 'side' || n1 === 'sides') return 'side'
+  // "Put right what was undone."
+  if (/^(?:put|puts|set|sets)$/.test(p1 ?? '') && /^(?:what|whatever|anything|any)$/.test(n1 ?? ''))
+    return 'plain'
   if (SELVES.has(n1 ?? '')) return 'plain'
   if (/^(?:right|left)$/.test(p1 ?? '') && CORRECT_THINGS.has(n1 ?? '')) return 'unsure'
   if (CORRECT_THINGS.has(n1 ?? '')) return 'plain'
+  // "The right answer is to rest": what one does is on no side.
+  if (/^\s+\p{L}+\s+(?:is|was|would be)\s+(?:to|that|when|whatever)\b/iu.test(here.tail))
+    return 'plain'
   if (/^(?:for)$/.test(n1 ?? '')) {
     if (
       PRONOUNS.has(n2 ?? '') ||
@@ -361,6 +410,8 @@ function readRight(here: Around): Reading {
   }
   const directly = SPACE_WORDS.has(n1!) || WHEN_WORDS.has(n1!)
   if (directly) {
+    if ((turning || roaming) && /^(?:around|round)$/.test(n1!) && BODY.has(after[2]?.word ?? ''))
+      return 'unsure'
     if (turning) return ALL_THE_WAY.test(n1!) || (n1 === 'over' && isEnd(n2)) ? 'plain' : 'side'
     if (roaming) {
       if (n1 === 'now') return PLACERS.has(verb) ? 'plain' : 'side'
@@ -393,12 +444,20 @@ const BE = /^(?:be|been|being|is|are|was|were|get|gets|it's|they're|that's|isn't
 function remains(here: Around): false | 'plain' | 'counted' {
   const { before, after } = here
   const p1 = before[0]?.word ?? ''
-  // "Lean a little left."
+  // "Lean a little left", "move the block a touch left".
+  const moves = (word: string) => TURNERS.has(word) || ROAMERS.has(word) || CARRIERS.test(word)
+  const begins = /(?:^|[,;])\s*(\p{L}+)[^,;]*$/u.exec(here.head)?.[1]?.toLowerCase() ?? ''
   if (
-    /^(?:little|bit|half)$/.test(p1) &&
-    before.slice(1, 4).some(({ word }) => TURNERS.has(word) || ROAMERS.has(word))
+    /^(?:little|bit|half|touch|lot)$/.test(p1) &&
+    (moves(begins) || before.slice(1).some(({ word }) => moves(word)))
   )
     return false
+  // "Send the breath left."
+  const does = before[DETERMINERS.has(before[1]?.word ?? '') ? 2 : 1]?.word ?? ''
+  if (moves(does) && (endsThere(after[0]?.word) || after[0]?.word === 'of')) return false
+  // "More than left", "repeat left": one side beside the other, and what is to be done.
+  if (p1 === 'than' || pairEnds(here)) return false
+  if (/^(?:repeat|work|count)$/.test(p1) && isMark(before[1]?.word)) return false
   const amount = (word?: string) => AMOUNTS.has(word ?? '') || NUMBER.test(word ?? '')
   const [p2, p3, p4] = before.slice(1, 4).map(({ word }) => word)
   const things =
@@ -426,6 +485,12 @@ const COUNTED_ON_A_SIDE = new RegExp(
   'iu'
 )
 
+/** "Two steps right, then one": a step to the other side is meant. */
+const MEASURED_TO_A_SIDE = new RegExp(
+  `\\b(?:${[...MEASURED].join('|')})\\s+(?:to\\s+(?:the|your)\\s+)?(?:left|right)\\b[^.;]*\\b(?:one|two|three|four|five|another|\\d+)\\s+$`,
+  'i'
+)
+
 function readLeft(here: Around): Alone {
   const { before, after } = here
   const [n1, n2] = [after[0]?.word, after[1]?.word]
@@ -435,11 +500,15 @@ function readLeft(here: Around): Alone {
     if (/^(?:over|overs|off|out|behind)$/.test(n2 ?? '')) return 'plain'
     if (isSide(n2) || n2 === 'to' || BODY.has(n2 ?? '') || BODY_ADJECTIVES.has(n2 ?? ''))
       return 'side'
-    if (/(?:ing|ed|ward|wards|first|most|lead|hand|hander)$/.test(n2 ?? '') || isEnd(n2))
+    if (
+      /(?:ing|ed|ward|wards|first|most|lead|hand|hander|heavy|dominant)$/.test(n2 ?? '') ||
+      isEnd(n2)
+    )
       return 'side'
     return 'unsure'
   }
   if (sideBeside(here) || measuredByTheOther(here)) return 'side'
+  if (besideAnother(here) === 'side') return 'side'
   // "no more left than that": what remains, unless one side is held against the other.
   if (
     n1 === 'than' &&
@@ -481,7 +550,8 @@ function readLeft(here: Around): Alone {
     /^(?:own)$/.test(after[2]?.word ?? '')
   )
     return 'plain'
-  if (WHAT_IS.test(here.head)) return n1 === 'of' && !/\bwhat\b/i.test(here.head) ? 'side' : 'plain'
+  if (WHAT_IS.test(here.head))
+    return n1 === 'of' && !/\bwhat(?:ever)?\b/i.test(here.head) ? 'side' : 'plain'
   const remaining = remains(here)
   if (remaining) return remaining
   if (hasDeterminer(here)) return 'side'
@@ -500,6 +570,10 @@ function readLeft(here: Around): Alone {
     return BODY.has(p1 ?? '') || isMark(p1) ? 'plain' : 'unsure'
   if (pairsOn(here)) return 'side'
   if (secondHalf(here)) return 'side'
+  if (p1 === ',' && n1 === 'behind' && /\b(?:left|right)\b/i.test(here.head)) return 'unsure'
+  // "The twist left the spine long": what was turned is a thing here.
+  if (TURNERS.has(p1 ?? '') && DETERMINERS.has(p2 ?? '') && DETERMINERS.has(n1 ?? ''))
+    return 'plain'
   const verb = hangsOn(before) ?? ''
   const moving =
     (TURNERS.has(verb) || ROAMERS.has(verb) || TO_A_PLACE.test(p1 ?? '')) && !isMark(p1)
@@ -564,7 +638,9 @@ export interface SideRead {
 export function readAlone(side: Side, text: string, start: number, end: number): SideRead {
   const here = around(text, start, end)
   const left = readLeft(here)
-  const counted = left === 'counted' && COUNTED_ON_A_SIDE.test(here.head + here.tail)
+  const counted =
+    left === 'counted' &&
+    (COUNTED_ON_A_SIDE.test(here.head + here.tail) || MEASURED_TO_A_SIDE.test(here.head))
   return {
     side,
     sentence: start - here.head.length,

@@ -37,7 +37,8 @@ export const TURNERS = set(`
   revolving pivot pivots pivoting spin spins swivel swivels lean leans leaning leant tilt tilts
   tilting shift shifts shifting sway sways swaying veer veers curve curves curving arc arcs incline
   face faces facing bend bends bending side-bend sidebend rock rocks rocking tip tips tipping lunge
-  lunges lunging circle circles nod nods`)
+  lunges lunging circle circles nod nods spiral spirals spiralling corkscrew wind winds windmill
+  sidle slant slants pour pours`)
 
 /** Verbs that take a direction, but go with "directly" as well. */
 export const ROAMERS = set(`
@@ -71,7 +72,7 @@ export const CORRECT_THINGS = set(`
   person mood rung stance setup degree stretch point breath person props balance use fit note decision man woman teacher
   road path job attitude mindset frame approach method technique attention state intention company
   ones reading meaning term quantity proportion footing temperature surface room clothes clothing
-  teacher guess diagnosis call side-up`)
+  teacher guess diagnosis call response action sequence measure side-up`)
 
 export const RESOURCES = set(`
   breath breaths exhale exhales inhale inhales second seconds minute minutes count counts round
