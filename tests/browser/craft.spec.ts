@@ -91,10 +91,23 @@ test('the school’s rules say first how many cards they change, then hold every
   await expect(
     page.getByText(/Of \d+ cards, .* get other findings and .* take another time/)
   ).toBeVisible()
+  const save = page.getByRole('button', { name: 'Save for the deck' })
+  await expect(save).toBeEnabled()
+  const flips = await save.evaluateHandle((button: HTMLButtonElement) => {
+    const seen: boolean[] = []
+    new MutationObserver(() => seen.push(button.disabled)).observe(button, {
+      attributeFilter: ['disabled'],
+    })
+    return seen
+  })
   await page.getByRole('combobox', { name: 'Feet' }).fill('two fists apart')
+  await expect(save).toBeDisabled()
+  await expect(save).toBeEnabled()
+  // What was worked out for the rules before is not taken for these.
+  expect(await flips.jsonValue()).toEqual([true, false])
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Save for the deck' }).click()
-  await expect(page.getByRole('button', { name: 'Save for the deck' })).toBeHidden()
+  await save.click()
+  await expect(save).toBeHidden()
 
   await page.goto('/cards/mountain')
   await expect(page.getByText('Feet: two fists apart')).toBeVisible()

@@ -315,3 +315,16 @@ test.each([
 ])('“%s” is one', (text) => {
   expect(rules(enter(['in', text]))).toContain('fold-on-out')
 })
+
+test('a held breath is seen in whatever is said, not only in steps', () => {
+  const card = lunge()
+  const cue = { ...card.alignment[0]!, text: 'Let the ribs widen and hold the breath.' }
+  const mistake = { seen: 'It shakes.', why: 'It tires.', say: 'Hold your breath.', on: 'both' }
+  const told = found({
+    ...card,
+    alignment: [cue, ...card.alignment.slice(1)],
+    mistakes: [mistake as (typeof card.mistakes)[number]],
+    notes: 'Some schools hold the breath here; ours does not.',
+  }).filter(({ rule }) => rule === 'breath/no-hold')
+  expect(told.map(({ where }) => where)).toEqual(['alignment[0].text', 'mistakes[0].say'])
+})

@@ -201,13 +201,14 @@ function holds(card: Card, school: School): Found[] {
       : []
   )
   const words = wordsOf(card)
-  const said = spokenLines(card).flatMap(({ where, text, breath }) => {
-    if (breath === 'hold-in' || breath === 'hold-out') return []
-    const told = words?.holdsBreath(text)
+  const held = new Set(steps.map(({ where }) => where))
+  const breathAt = new Map(spokenLines(card).map((line) => [line.where, line.breathAt]))
+  const said = partsOf(card, isSpoken).flatMap(({ path: where, value }) => {
+    const told = held.has(breathAt.get(where) ?? '') ? '' : words?.holdsBreath(value as string)
     return told ? [{ where, message: SAY.breath.saidHeld(told) }] : []
   })
-  const held = partsOf(card, isHold).map(({ path }) => path.replace(/\.[^.]+$/, ''))
-  const paces = [...new Set(held)].map((where) => [where, valueAt(card, where) as Pace] as const)
+  const within = partsOf(card, isHold).map(({ path }) => path.replace(/\.[^.]+$/, ''))
+  const paces = [...new Set(within)].map((where) => [where, valueAt(card, where) as Pace] as const)
   return [
     ...steps,
     ...said,

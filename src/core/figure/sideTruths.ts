@@ -4,7 +4,7 @@ import { angleOf, joint, pelvisWay, seg, toeTip } from './landmarks'
 import { finalFigure } from './ofCard'
 import { solved } from './solved'
 import type { Solved } from './solve'
-import { dot, sub } from './vec'
+import { apply, dot, sub } from './vec'
 
 /** The side that has a role in the drawn form of a card; a role that neither or both have is left out. */
 export type SideTruths = Partial<Record<SideRole, Side>>
@@ -44,6 +44,10 @@ function truthsOf(f: Solved, contacts: readonly { part: string; on: string }[]):
     (side) => height(side, 'Shank') < FLOOR && height(other(side), 'Shank') > 2 * FLOOR
   )
   const sole = only((side) => touches(side, /sole/) && !touches(other(side), /sole|toes|heel|ball/))
+  const across = apply(f.placed.rotations[0]!, [1, 0, 0])
+  const aside = (side: Side) =>
+    Math.abs(dot(sub(joint(f, seg(side, 'Foot')), joint(f, seg(side, 'Thigh'))), across))
+  const out = only((side) => knee(side) < STRAIGHT && aside(side) > 2 * CLEARLY)
   const found: Record<string, Side | undefined> = {
     bent,
     straight: bent && other(bent),
@@ -56,6 +60,7 @@ function truthsOf(f: Solved, contacts: readonly { part: string; on: string }[]):
     bend: Math.abs(shoulders) > 0.07 ? (shoulders > 0 ? 'right' : 'left') : undefined,
     kneeling,
     sole,
+    out: out && aside(other(out)) < CLEARLY ? out : undefined,
   }
   return Object.fromEntries(Object.entries(found).filter(([, side]) => side)) as SideTruths
 }

@@ -31,6 +31,7 @@ export function quick(lexicon: Lexicon): Lexicon {
     tellsSwap: remember(lexicon.tellsSwap),
     tellsOther: remember(lexicon.tellsOther),
     relatives: remember(lexicon.relatives),
+    limbs: remember(lexicon.limbs),
     sets: remember(lexicon.sets),
     leadHints: hints,
     claims: (text, { place }) => claims(text, JSON.stringify({ place })),

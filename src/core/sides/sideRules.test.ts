@@ -326,3 +326,44 @@ describe('a flipped side word', () => {
     expect(applyPatches(flipped, finding!.fix!.patches).enter[step]!.text).toContain('right foot')
   })
 })
+
+describe('a mistake and the cue that it breaks', () => {
+  const card = (cue: string, seen: string, say: string) => {
+    const base = lunge()
+    return lunge({
+      alignment: [...base.alignment, cueOf(cue, { id: 'm1' })],
+      mistakes: [{ seen, why: 'It folds there.', say, cue: 'm1', on: 'both' }],
+    })
+  }
+  const told = (...lines: [string, string, string]) =>
+    found(card(...lines)).filter(
+      ({ rule, where }) => rule === 'sides/slip' && where.startsWith('mistakes')
+    )
+
+  test.each([
+    ['Draw the left hip forward.', 'The right hip stays behind.', 'Draw it forward.', 'seen'],
+    ['Press the outer left heel down.', 'The right heel lifts.', 'Root the heel.', 'seen'],
+    ['Draw the left hip forward.', 'The left hip stays behind.', 'Bring the right hip on.', 'say'],
+    ['Point the left kneecap up.', 'The left knee rolls in.', 'Turn the right knee out.', 'say'],
+  ])('“%s”: %s %s', (cue, seen, say, key) => {
+    const [finding, ...more] = told(cue, seen, say)
+    expect(more).toEqual([])
+    expect(finding!.where).toBe(`mistakes[0].${key}`)
+    expect(finding!.message).toContain(cue)
+    const mended = applyPatches(card(cue, seen, say), finding!.fix!.patches)
+    expect(
+      found(mended).filter(({ where, rule }) => rule === 'sides/slip' && where === finding!.where)
+    ).toEqual([])
+  })
+
+  test.each([
+    ['Draw the left hip forward.', 'The left hip stays behind.', 'Draw the left hip forward.'],
+    ['Keep both hips level.', 'The right hip hikes.', 'Lower the right hip.'],
+    ['Lift the left hip as high as the right hip.', 'The right hip hikes.', 'Level the hips.'],
+    ['Draw the left hip forward.', 'The pelvis turns.', 'Press the right hip back.'],
+    ['Draw the left hip forward.', 'The right knee falls in.', 'Aim the right knee ahead.'],
+    ['Draw the left hip forward.', 'The left hip trails the right hip.', 'Square them.'],
+  ])('“%s” is no matter: %s %s', (...lines) => {
+    expect(told(...lines)).toEqual([])
+  })
+})

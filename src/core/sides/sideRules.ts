@@ -3,7 +3,7 @@ import { type Card, type Found, freshId, type On, type Patch, type Rule, type Si
 import { type Lexicon, packOf, type RelativeKind, type SideWord } from '../language'
 import { otherSide } from './mirrorCard'
 import { quick } from './quick'
-import { pairSlips, roleSlips, type Truths } from './slips'
+import { pairSlips, roleSlips, type Truths, mistakeSlips, slipOf } from './slips'
 import { type SidedLine, sidedLines } from './sidedLines'
 
 const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
@@ -207,16 +207,10 @@ function slips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
   if (led && led !== card.writtenFor) return pairSlips(card, lexicon)
   const byLead = hints
     .filter((hint) => led && hint.leads !== led)
-    .map(({ where, text, word }) => ({
-      where,
-      message: SAY.sides.slip(wordIn(text, word), SAY.sides.led(led!)),
-      fix: {
-        label: SAY.sides.sayOther(word.other),
-        patches: [{ path: where, value: withWord(text, word, word.other) }],
-      },
-    }))
+    .map(({ where, text, word }) => slipOf(where, text, word, SAY.sides.led(led!)))
   const found: Found[] = []
-  for (const slip of [...byLead, ...roleSlips(card, lexicon, truths), ...pairSlips(card, lexicon)])
+  const seen = [...roleSlips(card, lexicon, truths), ...pairSlips(card, lexicon)]
+  for (const slip of [...byLead, ...seen, ...mistakeSlips(card, lexicon)])
     if (!found.some(({ where }) => where === slip.where)) found.push(slip)
   return found
 }

@@ -147,27 +147,25 @@ function against(claim: Claim, settled: Map<Anchor, Settled>, all: readonly Clai
 const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
 
 /** What a slip is told with, and the other word offered. */
+export const slipOf = (where: string, text: string, word: SideWord, why: string): Found => ({
+  where,
+  message: SAY.sides.slip(wordIn(text, word), why),
+  fix: {
+    label: SAY.sides.sayOther(word.other),
+    patches: [
+      { path: where, value: text.slice(0, word.start) + word.other + text.slice(word.end) },
+    ],
+  },
+})
+
 function told({ line, word }: Claim, { anchor, side, by }: Settled): Found {
-  const written = wordIn(line.text, word)
   const why =
     by === 'figure'
       ? SAY.sides.shown(SAY.sides.role[roleOf(anchor)](side))
       : by === 'lead'
         ? SAY.sides.led(side)
         : SAY.sides.saidElsewhere(by.line.text)
-  return {
-    where: line.where,
-    message: SAY.sides.slip(written, why),
-    fix: {
-      label: SAY.sides.sayOther(word.other),
-      patches: [
-        {
-          path: line.where,
-          value: line.text.slice(0, word.start) + word.other + line.text.slice(word.end),
-        },
-      ],
-    },
-  }
+  return slipOf(line.where, line.text, word, why)
 }
 
 /** Lines whose side word goes against the rest of the card, its lead or its figure. */
@@ -199,6 +197,32 @@ export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[]
     }
   }
   return found
+}
+
+/**
+ * A mistake that names a limb of one side, where the cue that it breaks is about the other one.
+ * What is said to mend it can be about the other side, unless what is seen names this very limb.
+ */
+export function mistakeSlips(card: Card, lexicon: Lexicon): Found[] {
+  return card.mistakes.flatMap((mistake, i) => {
+    const cue = card.alignment.find(({ id }) => id === mistake.cue)
+    if (!cue) return []
+    const sidesIn = (text: string, limb: string) =>
+      new Set(lexicon.limbs(text).flatMap((each) => (each.limb === limb ? [each.word.side] : [])))
+    return (['seen', 'why', 'say'] as const).flatMap((key) =>
+      lexicon.limbs(mistake[key]).flatMap(({ word, limb }): Found[] => {
+        const texts = key === 'seen' ? [cue.text] : [cue.text, mistake.seen]
+        const against = texts.every((text) => {
+          const sides = sidesIn(text, limb)
+          return sides.size === 1 && !sides.has(word.side)
+        })
+        // Who names both sides of a limb compares them.
+        if (!against || sidesIn(mistake[key], limb).size > 1) return []
+        const where = `mistakes[${i}].${key}`
+        return [slipOf(where, mistake[key], word, SAY.sides.itsCue(cue.text))]
+      })
+    )
+  })
 }
 
 /** Two side words of one line that cannot both be right. */

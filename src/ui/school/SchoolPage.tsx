@@ -339,7 +339,7 @@ function Form({ deck, onSaved }: { deck: Deck; onSaved: (school: School) => void
               Leave it as it was
             </Button>
             <Button
-              disabled={!changed || work.state === 'running' || !same(school, settled)}
+              disabled={!changed || !same(school, settled) || /^(?:idle|running)$/.test(work.state)}
               onClick={() => void save()}
             >
               Save for the deck

@@ -14,7 +14,10 @@ export type DeckWork =
  * @param job null while there is nothing to work out
  */
 export function useDeckFindings(job: DeckJob | null): DeckWork {
-  const [work, setWork] = useState<DeckWork>({ state: 'idle' })
+  const [known, setKnown] = useState<{ job: DeckJob | null; work: DeckWork }>({
+    job: null,
+    work: { state: 'idle' },
+  })
   const latest = useRef<DeckJob | null>(null)
   useEffect(() => {
     latest.current = job
@@ -23,7 +26,7 @@ export function useDeckFindings(job: DeckJob | null): DeckWork {
       type: 'module',
     })
     const mine = (next: DeckWork) => {
-      if (latest.current === job) setWork(next)
+      if (latest.current === job) setKnown({ job, work: next })
     }
     worker.onmessage = ({ data }: MessageEvent<DeckAnswer>) => {
       if ('finished' in data) mine({ state: 'finished', cards: data.cards, differ: data.differ })
@@ -37,5 +40,6 @@ export function useDeckFindings(job: DeckJob | null): DeckWork {
     worker.postMessage(job)
     return () => worker.terminate()
   }, [job])
-  return job ? work : { state: 'idle' }
+  // What was worked out for another job says nothing about this one.
+  return job && known.job === job ? known.work : { state: 'idle' }
 }

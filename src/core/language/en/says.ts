@@ -52,6 +52,7 @@ export const englishSays = {
       `“${word}” does not go with the rest: ${why}. A slip of the tongue?`,
     led: (side: string) => `the ${side} side leads`,
     shown: (what: string) => `in the figure ${what}`,
+    itsCue: (line: string) => `the cue that it breaks says “${line}”`,
     saidElsewhere: (line: string) => `elsewhere the card says “${line}”`,
     pairDiffers: (words: string) =>
       `“${words}”: this names one limb twice. One of the two is of the other side.`,

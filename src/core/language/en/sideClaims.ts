@@ -227,6 +227,18 @@ const MOVED = new RegExp(
   'gid'
 )
 
+/** The limb that a side word belongs to, whatever stands between them. */
+const LIMB =
+  /^\s+(?:(?:front|back|upper|lower|outer|inner|whole|big|top|bottom|bent|straight|standing|lifted)\s+)*(foot|leg|knee|heel|toes?|shin|thigh|ankle|hip|arm|elbow|forearm|hand|shoulder|palm|wrist|buttock)(?:cap|s)?\b/i
+
+const limbsOf =
+  (find: Lexicon['find']): Lexicon['limbs'] =>
+  (text) =>
+    find(text).flatMap((word) => {
+      const limb = word.role === 'swaps' && LIMB.exec(text.slice(word.end))?.[1]
+      return limb ? [{ word, limb: limb.toLowerCase() }] : []
+    })
+
 const compiled = PATTERNS.map(([role, text, place]) => ({
   role,
   place,
@@ -383,8 +395,11 @@ const NAMED: [SideRole, RegExp][] = [
   ['kneeling', /\bkneeling\b/i],
 ]
 
-export const claimWords = (find: Find): Pick<Lexicon, 'claims' | 'pairs' | 'namedRole'> => ({
+export const claimWords = (
+  find: Find
+): Pick<Lexicon, 'claims' | 'pairs' | 'limbs' | 'namedRole'> => ({
   claims: claimsOf(find),
   pairs: pairsOf(find),
+  limbs: limbsOf(find),
   namedRole: (namedBy) => NAMED.find(([, pattern]) => pattern.test(namedBy))?.[0] ?? null,
 })
