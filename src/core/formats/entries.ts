@@ -1,6 +1,7 @@
 import { distance } from 'fastest-levenshtein'
 import type { List, ListItem, Paragraph, RootContent } from 'mdast'
 import { isMap, parseDocument } from 'yaml'
+import { SAY_FILES } from '../language'
 import type { Problem } from './problem'
 import { readTags, splitTags, type Tags } from './tags'
 
@@ -69,11 +70,7 @@ function entryOf(item: ListItem, reading: Reading): Entry {
   item.children.forEach((child, i) => {
     if (child.type === 'paragraph' && i === 0) entry.text = wordsOf(child, reading.source)
     else if (child.type === 'list') entry.under.push(...entriesOf(child, reading))
-    else
-      reading.wrong(
-        startLine(child),
-        'only one line of text, and lines that start with - under it, can stand here'
-      )
+    else reading.wrong(startLine(child), SAY_FILES.oneLine)
   })
   return entry
 }
@@ -85,9 +82,7 @@ function meant(word: string, known: readonly string[]): string {
   const [best] = known
     .map((each) => ({ each, away: distance(word, each.toLowerCase()) }))
     .sort((a, b) => a.away - b.away)
-  return best && best.away <= Math.max(1, Math.floor(word.length / 3))
-    ? `; “${best.each}” is meant?`
-    : ''
+  return best && best.away <= Math.max(1, Math.floor(word.length / 3)) ? best.each : ''
 }
 
 /** Cuts `Label: text`, when the label is one of those that can stand here. */
@@ -106,9 +101,12 @@ function labelOf(
   if (!match || label === undefined) {
     reading.wrong(
       entry.line,
-      `${found ? `“${match![1]}” is not known here${meant(found, [...allowed, ...Object.keys(short)])}` : 'the line has no label'}; it should start with ${allowed
-        .map((each) => (each.endsWith(' ') ? `“${each}s2:”` : `“${each}:”`))
-        .join(' or ')}`
+      SAY_FILES.labels(
+        found
+          ? SAY_FILES.unknownLabel(match![1]!, meant(found, [...allowed, ...Object.keys(short)]))
+          : SAY_FILES.noLabel,
+        allowed.map((each) => (each.endsWith(' ') ? `${each}s2` : each))
+      )
     )
     return null
   }
@@ -129,7 +127,7 @@ export function labelled(
 }
 
 export function nothingUnder(entry: Entry, reading: Reading): void {
-  for (const each of entry.under) reading.wrong(each.line, 'nothing can stand under this line')
+  for (const each of entry.under) reading.wrong(each.line, SAY_FILES.nothingUnder)
 }
 
 export function tagsOf(
@@ -142,8 +140,7 @@ export function tagsOf(
   try {
     const tags = readTags(words)
     const stray = (Object.keys(tags) as (keyof Tags)[]).find((key) => !takes.includes(key))
-    if (stray)
-      reading.wrong(entry.line, `the bracket “[${words}]” holds a word that has no use here`)
+    if (stray) reading.wrong(entry.line, SAY_FILES.strayTag(words))
     return { tags, text }
   } catch (error) {
     reading.wrong(entry.line, (error as Error).message)
@@ -160,11 +157,7 @@ export function readStep(
 ): Found {
   const { tags, text } = tagsOf(entry, reading, STEP_TAGS)
   const { breath, ...rest } = tags
-  if (!breath)
-    reading.wrong(
-      entry.line,
-      'the step does not say its breath; start it with a bracket such as [in]'
-    )
+  if (!breath) reading.wrong(entry.line, SAY_FILES.noBreath)
   return { id, ...rest, breath: breath ?? 'free', text }
 }
 
@@ -173,10 +166,7 @@ export function structured(entry: Labelled, path: PropertyKey[], reading: Readin
   reading.mark(path, entry.line)
   const document = parseDocument(entry.text, { version: '1.2' })
   if (document.errors.length > 0 || !isMap(document.contents)) {
-    reading.wrong(
-      entry.line,
-      `“${entry.label}” should be written like {name: value}, as between the --- lines`
-    )
+    reading.wrong(entry.line, SAY_FILES.inBraces(entry.label))
     return undefined
   }
   return document.toJS()
@@ -190,6 +180,6 @@ export function once(
   value: unknown,
   reading: Reading
 ): void {
-  if (into[key] !== undefined) reading.wrong(entry.line, `“${entry.label}” stands here twice`)
+  if (into[key] !== undefined) reading.wrong(entry.line, SAY_FILES.twice(entry.label))
   into[key] = value
 }

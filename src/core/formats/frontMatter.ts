@@ -10,6 +10,7 @@ import {
   stringify,
 } from 'yaml'
 import { Card, FORMAT_VERSION } from '../card'
+import { SAY_FILES } from '../language'
 import { filled, stayParts } from './blocks'
 import type { Found, Reading } from './entries'
 import { versionProblem } from './problem'
@@ -79,12 +80,12 @@ export function readFrontMatter(yaml: string, reading: Reading): { card: Found; 
   for (const error of document.errors)
     reading.wrong(
       (error.linePos?.[0].line ?? 1) + 1,
-      `this line between the --- lines cannot be read: ${error.message.split('\n')[0]!.replace(/ at line \d+.*$/, '')}. Put a text that holds a colon or a bracket in "quotes"`
+      SAY_FILES.badFront(error.message.split('\n')[0]!.replace(/ at line \d+.*$/, ''))
     )
   const nothing = { card: {}, version: undefined }
   if (document.errors.length > 0) return nothing
   if (!isMap(document.contents)) {
-    reading.wrong(1, 'the part between the --- lines should be a list of “name: value” lines')
+    reading.wrong(1, SAY_FILES.notNamed)
     return nothing
   }
   markYaml(document.contents, [], counter, reading)
@@ -95,17 +96,10 @@ export function readFrontMatter(yaml: string, reading: Reading): { card: Found; 
     for (const key of Object.keys(head))
       if (!COUNTED.has(key)) head[key] = asWritten(document.get(key, true), head[key])
     const body = Object.keys(head).find((key) => key in FILE_SECTIONS)
-    if (body)
-      reading.wrong(
-        reading.lineOf([body]),
-        `“${body}” is not written between the --- lines; it has a section of its own below`
-      )
+    if (body) reading.wrong(reading.lineOf([body]), SAY_FILES.ownSection(body))
     return { card: head, version: notula }
   } catch {
-    reading.wrong(
-      1,
-      'the part between the --- lines refers to itself (YAML aliases) in a way that cannot be followed'
-    )
+    reading.wrong(1, SAY_FILES.inItself)
     return nothing
   }
 }

@@ -6,6 +6,7 @@ import {
   printParseErrorCode,
 } from 'jsonc-parser'
 import { type Card, FORMAT_VERSION, upgraded } from '../card'
+import { SAY_FILES } from '../language'
 import { CardFileError, type Problem, versionProblem } from './problem'
 import { refuseTooDeep } from './tooMuch'
 import { validCard } from './validate'
@@ -37,14 +38,12 @@ export function readJson(text: string): Card {
     throw new CardFileError([
       {
         line: first ? lineAt(text, first.offset) : 1,
-        message: `this is no valid JSON${first ? ` (${wordsOf(printParseErrorCode(first.error))})` : ''}`,
+        message: SAY_FILES.noJson(first ? wordsOf(printParseErrorCode(first.error)) : ''),
       },
     ])
   }
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    throw new CardFileError([
-      { line: 1, message: 'the file holds no card: it should be one JSON object' },
-    ])
+    throw new CardFileError([{ line: 1, message: SAY_FILES.noCard }])
   const { notula, ...card } = value as Record<string, unknown>
   const wrong = versionProblem(notula)
   if (wrong) throw new CardFileError([{ line: 1, message: wrong }])
@@ -69,7 +68,7 @@ function refuseDoubleKeys(root: Node | undefined, text: string): void {
       if (node.type === 'object' && child.type === 'property') {
         const key = String(child.children![0]!.value)
         if (seen.has(key))
-          problems.push({ line: lineAt(text, child.offset), message: `“${key}” stands here twice` })
+          problems.push({ line: lineAt(text, child.offset), message: SAY_FILES.twice(key) })
         seen.add(key)
       }
       look(child)

@@ -1,4 +1,5 @@
 import { SECTIONS } from '../card'
+import { SAY_FILES } from '../language'
 import { FILE_SECTIONS } from './sections'
 
 const fold = (title: string) => title.toLowerCase().replace(/[^a-z]+/g, '')
@@ -11,8 +12,7 @@ export function headingKey(title: string): string | undefined {
 /** Said when a heading is none of the card's. */
 export function unknownHeading(title: string): string {
   const stay = SECTIONS.find((section) => fold(section.title) === fold(title))
-  if (stay)
-    return `“${title}” is not written under a heading; it stands between the --- lines at the top`
+  if (stay) return SAY_FILES.frontOnly(title)
   const headings = Object.values(FILE_SECTIONS).map(({ heading }) => heading)
-  return `“${title}” is no section of a card; the sections are ${headings.join(', ')}`
+  return SAY_FILES.noSection(title, headings)
 }

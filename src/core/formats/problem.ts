@@ -1,4 +1,5 @@
 import { FORMAT_VERSION, FORMAT_VERSIONS } from '../card'
+import { SAY_FILES } from '../language'
 
 /** One thing that is wrong in a card file. */
 export interface Problem {
@@ -26,7 +27,6 @@ export function describeProblems(file: string, error: CardFileError): string {
 /** @returns what is wrong with the version a file gives, or null */
 export function versionProblem(version: unknown): string | null {
   if (FORMAT_VERSIONS.some((each) => each === version)) return null
-  if (version === undefined)
-    return `the file does not say which card format it is in; write “notula: ${FORMAT_VERSION}” at its top`
-  return `the file says it is in card format ${(JSON.stringify(version) ?? '').slice(0, 40)}; this Notula reads format ${FORMAT_VERSIONS.join(' and ')}`
+  if (version === undefined) return SAY_FILES.noVersion(FORMAT_VERSION)
+  return SAY_FILES.otherVersion((JSON.stringify(version) ?? '').slice(0, 40), FORMAT_VERSIONS)
 }

@@ -1,4 +1,5 @@
 import type { Card } from '../card'
+import { SAY_FILES } from '../language'
 import { readJson } from './json'
 import { CardFileError } from './problem'
 import { readMarkdown } from './readMarkdown'
@@ -14,14 +15,9 @@ export function decodeText(bytes: Uint8Array): string {
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes)
   } catch {
-    throw new CardFileError([
-      { line: 1, message: 'the file is not text in UTF-8; save it again with that encoding' },
-    ])
+    throw new CardFileError([{ line: 1, message: SAY_FILES.notUtf8 }])
   }
-  if (text.includes('\u0000'))
-    throw new CardFileError([
-      { line: 1, message: 'the file is no text file; a card is Markdown or JSON' },
-    ])
+  if (text.includes('\u0000')) throw new CardFileError([{ line: 1, message: SAY_FILES.noText }])
   return tidyFile(text)
 }
 
@@ -37,7 +33,7 @@ const tidyFile = (text: string) =>
  */
 export function readCard(text: string): Card {
   const tidy = tidyFile(text)
-  if (!tidy.trim()) throw new CardFileError([{ line: 1, message: 'the file is empty' }])
+  if (!tidy.trim()) throw new CardFileError([{ line: 1, message: SAY_FILES.empty }])
   return /^\s*[{[]/.test(tidy) ? readJson(tidy) : readMarkdown(tidy)
 }
 

@@ -3,6 +3,7 @@ import remarkFrontmatter from 'remark-frontmatter'
 import remarkParse from 'remark-parse'
 import { unified } from 'unified'
 import { type Card, upgraded } from '../card'
+import { SAY_FILES } from '../language'
 import { entriesOf, Reading, startLine, wordsOf } from './entries'
 import { readFrontMatter } from './frontMatter'
 import { headingKey, unknownHeading } from './labels'
@@ -16,11 +17,7 @@ const processor = unified().use(remarkParse).use(remarkFrontmatter, ['yaml'])
 function listsIn(nodes: RootContent[], reading: Reading) {
   const lists = nodes.filter((node): node is List => node.type === 'list')
   for (const node of nodes)
-    if (node.type !== 'list')
-      reading.wrong(
-        startLine(node),
-        'text in this section stands in a list: start each line with “- ” or “1. ”'
-      )
+    if (node.type !== 'list') reading.wrong(startLine(node), SAY_FILES.noList)
   return lists.flatMap((list) => entriesOf(list, reading))
 }
 
@@ -32,21 +29,12 @@ function underHeadings(body: RootContent[], reading: Reading): Map<string, RootC
     if (node.type === 'heading' && (node.depth <= 2 || key !== 'notes')) {
       const title = wordsOf({ type: 'paragraph', children: node.children }, reading.source)
       key = node.depth === 2 ? headingKey(title) : undefined
-      if (node.depth !== 2)
-        reading.wrong(
-          startLine(node),
-          `“${title}” should be a section with two ##; the name of the pose stands in names`
-        )
+      if (node.depth !== 2) reading.wrong(startLine(node), SAY_FILES.wrongHeading(title))
       else if (!key) reading.wrong(startLine(node), unknownHeading(title))
-      else if (sections.has(key))
-        reading.wrong(startLine(node), `the section “${title}” stands here twice`)
+      else if (sections.has(key)) reading.wrong(startLine(node), SAY_FILES.sectionTwice(title))
       if (key && !sections.has(key)) sections.set(key, [])
     } else if (key) sections.get(key)!.push(node)
-    else if (reading.problems.length === 0)
-      reading.wrong(
-        startLine(node),
-        'this text stands in no section; put a heading such as “## Coming in” above it'
-      )
+    else if (reading.problems.length === 0) reading.wrong(startLine(node), SAY_FILES.noHeading)
   }
   return sections
 }
@@ -64,7 +52,7 @@ export function readMarkdown(source: string): Card {
     throw new CardFileError([
       {
         line: 1,
-        message: 'a card file starts with a line of ---, then names and families, then --- again',
+        message: SAY_FILES.noStart,
       },
     ])
   const { card, version } = readFrontMatter(head.value, reading)

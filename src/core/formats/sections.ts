@@ -10,6 +10,7 @@ import {
   type Step,
   stepLists,
 } from '../card'
+import { SAY_FILES } from '../language'
 import {
   always,
   bullets,
@@ -308,7 +309,7 @@ function readRungCue(
   if (head === 'add') {
     const region = REGION_NAMES[what.toLowerCase()] ?? what.toLowerCase()
     const cue = readCue(each, here, reading, { region })
-    if (!cue.id) reading.wrong(each.line, 'an added cue needs an id in its bracket, such as [#b1]')
+    if (!cue.id) reading.wrong(each.line, SAY_FILES.cueNeedsId)
     list.push({ ...cue, id: cue.id ?? 'x' })
     return
   }
@@ -350,11 +351,11 @@ const readLadder: FileSection['read'] = (entries, card, reading) => {
           break
         case 'reference':
           if (each.text.toLowerCase() === 'yes') rung.reference = true
-          else reading.wrong(each.line, '“Reference:” is followed by yes, or left out')
+          else reading.wrong(each.line, SAY_FILES.yesOrNothing('Reference'))
           break
         case 'beside':
           if (each.text.toLowerCase() === 'yes') rung.beside = true
-          else reading.wrong(each.line, '“Beside:” is followed by yes, or left out')
+          else reading.wrong(each.line, SAY_FILES.yesOrNothing('Beside'))
           break
         case 'prop':
           push(props, each.text, ['props'], each.line)
@@ -366,8 +367,7 @@ const readLadder: FileSection['read'] = (entries, card, reading) => {
         }
         case 'add': {
           const { id, ...added } = readStep(each, reading)
-          if (!id)
-            reading.wrong(each.line, 'an added step needs an id in its bracket, such as [in, #r1]')
+          if (!id) reading.wrong(each.line, SAY_FILES.stepNeedsId)
           const after = tail[0]!.toLowerCase() === 'after' ? step : undefined
           push(add, { after, step: { id: id ?? 'x', ...added } }, ['steps', 'add'], each.line)
           break
@@ -459,16 +459,13 @@ const figures: FileSection = {
       if (form === 'start') card.setUp ??= {}
       const owner = form === 'start' ? (card.setUp as Found) : places.get(form)?.owners[0]?.value
       if (!owner) {
-        reading.wrong(
-          startLine(code),
-          'a figure starts with ```json start, with step s1, or with rung and the id of a rung'
-        )
+        reading.wrong(startLine(code), SAY_FILES.figureOf)
         continue
       }
       try {
         ;(owner as Found).figure = JSON.parse(code.value)
       } catch {
-        reading.wrong(startLine(code), `the figure of ${form} is no valid JSON`)
+        reading.wrong(startLine(code), SAY_FILES.figureJson(form))
       }
     }
   },

@@ -1,4 +1,5 @@
 import { type Breath, BREATHS, type On, ON, readRepeats, writeRepeats } from '../card'
+import { SAY_FILES } from '../language'
 
 /** What can stand in brackets before a step or a cue. */
 export interface Tags {
@@ -39,10 +40,7 @@ export function readTags(words: string): Tags {
     else if (repeats) Object.assign(tags, repeats)
     else if (phase === 'cycle') tags.cycle = true
     else if (word.startsWith('#')) tags.id = word.slice(1)
-    else
-      throw new Error(
-        `“${word}” in the bracket is not understood; a bracket takes a breath (${BREATHS.join(', ')}), seconds (6 s), repeats (x3, x8-10), cycle, a side (${ON.join(', ')}) and an id (#s3)`
-      )
+    else throw new Error(SAY_FILES.unknownTag(word, BREATHS, ON))
   }
   return tags
 }

@@ -1,4 +1,5 @@
 import { LIMITS } from '../card'
+import { SAY_FILES } from '../language'
 import { CardFileError } from './problem'
 
 /** Columns that one list in another stands further in, at the most. */
@@ -28,27 +29,19 @@ export function refuseTooMuch(text: string): void {
     throw new CardFileError([{ line, message }])
   }
   const lines = text.split('\n', LIMITS.fileLines + 1)
-  if (lines.length > LIMITS.fileLines)
-    refuse(LIMITS.fileLines, `the file has more than ${LIMITS.fileLines} lines; split the card`)
+  if (lines.length > LIMITS.fileLines) refuse(LIMITS.fileLines, SAY_FILES.lines(LIMITS.fileLines))
   const front = lines[0]?.trimEnd() === '---' ? lines.indexOf('---', 1) : -1
-  if (front > LIMITS.frontLines)
-    refuse(
-      LIMITS.frontLines,
-      `more than ${LIMITS.frontLines} lines stand between the --- lines; a card has far fewer`
-    )
-  const deep = (i: number) =>
-    refuse(i + 1, `lists lie more than ${LIMITS.nesting} deep in each other here`)
+  if (front > LIMITS.frontLines) refuse(LIMITS.frontLines, SAY_FILES.frontLines(LIMITS.frontLines))
+  const deep = (i: number) => refuse(i + 1, SAY_FILES.deepLists(LIMITS.nesting))
   let headings = 0
   let fenced = false
   lines.forEach((line, i) => {
-    if (line.length > LIMITS.fileLine)
-      refuse(i + 1, `the line is longer than ${LIMITS.fileLine} characters; split it`)
+    if (line.length > LIMITS.fileLine) refuse(i + 1, SAY_FILES.line(LIMITS.fileLine))
     if (/^\s*(?:```|~~~)/.test(line)) fenced = !fenced
     if (i < front && FLOW.test(line)) deep(i)
     if (i < front || fenced) return
     if (/^ {0,3}(?:#{1,6}(?:\s|$)|=+\s*$|-+\s*$)/.test(line)) headings += 1
-    if (headings > LIMITS.headings)
-      refuse(i + 1, `more than ${LIMITS.headings} headings stand here; a card has far fewer`)
+    if (headings > LIMITS.headings) refuse(i + 1, SAY_FILES.headings(LIMITS.headings))
     if (nesting(line) > LIMITS.nesting) deep(i)
   })
 }
@@ -70,9 +63,7 @@ export function refuseTooDeep(text: string): void {
     else if (code === 125 || code === 93) depth -= 1
     if (depth > LIMITS.jsonDepth) {
       const line = text.slice(0, i).split('\n').length
-      throw new CardFileError([
-        { line, message: `the data lie more than ${LIMITS.jsonDepth} deep in each other here` },
-      ])
+      throw new CardFileError([{ line, message: SAY_FILES.deepJson(LIMITS.jsonDepth) }])
     }
   }
 }

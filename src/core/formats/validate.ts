@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { type Card, CardIn, pathOf } from '../card'
+import { SAY_FILES } from '../language'
 import { CardFileError, type Problem } from './problem'
 
 type Issue = z.core.$ZodIssue
@@ -8,14 +9,13 @@ type Issue = z.core.$ZodIssue
 export function issueMessage(issue: Issue): string {
   const place = pathOf(issue.path)
   if (issue.code === 'unrecognized_keys') {
-    const keys = issue.keys.map((key) => `“${key}”`).join(', ')
-    return `${keys} ${issue.keys.length === 1 ? 'is no part' : 'are no parts'} of ${place ? `“${place}”` : 'a card'}`
+    return SAY_FILES.noPart(issue.keys, place)
   }
-  if (issue.code === 'invalid_type' && issue.input === undefined) return `“${place}” is missing`
+  if (issue.code === 'invalid_type' && issue.input === undefined) return SAY_FILES.missing(place)
   const message = issue.message.startsWith('Invalid')
-    ? `does not fit (${issue.message})`
+    ? SAY_FILES.doesNotFit(issue.message)
     : issue.message
-  return `“${place || 'the card'}” ${message}`
+  return SAY_FILES.at(place, message)
 }
 
 /**
