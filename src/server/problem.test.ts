@@ -83,7 +83,7 @@ test('each value that does not fit is named, up to the limit', async () => {
   const many = z.object(
     Object.fromEntries(Array.from({ length: LIMITS.problems + 5 }, (_, i) => [`f${i}`, z.string()]))
   )
-  const answer = (await badInput(many.safeParse({}).error!).json()) as {
+  const answer = (await badInput(many.safeParse({}).error!, {}).json()) as {
     detail: string
     errors: { path: string[]; message: string }[]
   }

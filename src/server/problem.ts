@@ -20,11 +20,11 @@ export function problem(
   })
 }
 
-/** A 400 that names each value that does not fit. */
-export function badInput(error: z.ZodError): Response {
+/** A 400 that names each value of what was given that does not fit. */
+export function badInput(error: z.ZodError, given: unknown): Response {
   const errors = error.issues.slice(0, LIMITS.problems).map((issue) => ({
     path: issue.path.map(String),
-    message: issueMessage(issue),
+    message: issueMessage(issue, given),
   }))
   return problem(
     400,
@@ -48,7 +48,7 @@ export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promi
     return problem(400, 'No JSON', 'The request is no valid JSON. Nothing was saved.')
   }
   const result = schema.safeParse(value)
-  return result.success ? result.data : badInput(result.error)
+  return result.success ? result.data : badInput(result.error, value)
 }
 
 const OUT_OF_REACH =

@@ -5,13 +5,22 @@ import { CardFileError, type Problem } from './problem'
 
 type Issue = z.core.$ZodIssue
 
-/** Says a schema issue in a trainer's words. */
-export function issueMessage(issue: Issue): string {
+const valueIn = (found: unknown, path: readonly PropertyKey[]) =>
+  path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown>)?.[key], found)
+
+/**
+ * Says a schema issue in a trainer's words.
+ * @param found what was checked: tells what is missing from what does not fit
+ */
+export function issueMessage(issue: Issue, found: unknown): string {
   const place = pathOf(issue.path)
   if (issue.code === 'unrecognized_keys') {
     return SAY_FILES.noPart(issue.keys, place)
   }
-  if (issue.code === 'invalid_type' && issue.input === undefined) return SAY_FILES.missing(place)
+  if (issue.code === 'invalid_type' && valueIn(found, issue.path) === undefined)
+    return SAY_FILES.missing(place)
+  if (issue.code === 'invalid_type' && issue.expected in SAY_FILES.kinds)
+    return SAY_FILES.at(place, SAY_FILES.shouldBe(issue.expected as keyof typeof SAY_FILES.kinds))
   const message = issue.message.startsWith('Invalid')
     ? SAY_FILES.doesNotFit(issue.message)
     : issue.message
@@ -31,7 +40,7 @@ export function validCard(found: unknown, lineOf: (path: PropertyKey[]) => numbe
       .map((issue): Problem => {
         const path =
           issue.code === 'unrecognized_keys' ? [...issue.path, issue.keys[0]!] : issue.path
-        return { line: lineOf(path), message: issueMessage(issue) }
+        return { line: lineOf(path), message: issueMessage(issue, found) }
       })
       .sort((a, b) => a.line - b.line)
   )

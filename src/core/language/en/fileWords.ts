@@ -2,6 +2,17 @@
 const quoted = (words: string) => `“${words}”`
 const listed = (words: readonly string[]) => words.join(', ')
 
+/** What can be wanted where something else stands. */
+const kinds = {
+  string: 'text',
+  number: 'a number',
+  int: 'a whole number',
+  boolean: 'true or false',
+  array: 'a list',
+  object: 'names with their values',
+  record: 'names with their values',
+}
+
 export const englishFileWords = {
   // The file as a whole.
   empty: 'the file is empty',
@@ -65,6 +76,8 @@ export const englishFileWords = {
   missing: (place: string) => `${quoted(place)} is missing`,
   noPart: (keys: readonly string[], place: string) =>
     `${listed(keys.map(quoted))} ${keys.length === 1 ? 'is no part' : 'are no parts'} of ${place ? quoted(place) : 'a card'}`,
+  shouldBe: (kind: keyof typeof kinds) => `should be ${kinds[kind]}`,
+  kinds,
   doesNotFit: (why: string) => `does not fit (${why})`,
   at: (place: string, what: string) => `${quoted(place || 'the card')} ${what}`,
 }
