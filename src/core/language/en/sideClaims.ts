@@ -229,14 +229,14 @@ const MOVED = new RegExp(
 
 /** The limb that a side word belongs to, whatever stands between them. */
 const LIMB =
-  /^\s+(?:(?:front|back|upper|lower|outer|inner|whole|big|top|bottom|bent|straight|standing|lifted)\s+)*(foot|leg|knee|heel|toes?|shin|thigh|ankle|hip|arm|elbow|forearm|hand|shoulder|palm|wrist|buttock)(?:cap|s)?\b/i
+  /^\s+(?:(?:front|back|upper|lower|outer|inner|whole|big|top|bottom|bent|straight|standing|lifted)\s+)*(foot|leg|knee|heel|toes?|shin|thigh|ankle|hip|arm|elbow|forearm|hand|shoulder|palm|wrist|buttock)(?:caps?|s)?\b/i
 
 const limbsOf =
   (find: Lexicon['find']): Lexicon['limbs'] =>
   (text) =>
     find(text).flatMap((word) => {
       const limb = word.role === 'swaps' && LIMB.exec(text.slice(word.end))?.[1]
-      return limb ? [{ word, limb: limb.toLowerCase() }] : []
+      return limb ? [{ word, limb: limb.toLowerCase().replace(/s$/, '') }] : []
     })
 
 const compiled = PATTERNS.map(([role, text, place]) => ({
