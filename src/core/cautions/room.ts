@@ -56,22 +56,16 @@ export interface RoomCard {
 
 /** How many of a prop one person takes, and which: `2 blocks`, `a strap`, `blocks`. */
 export function propCount(prop: string): { name: string; count: number } {
-  const match = /^\s*(\d+|an?|one|two|three|four)?\s*(.+?)\s*$/i.exec(prop)
-  const words = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4 }
-  const first = match?.[1]?.toLowerCase()
-  const name = (match?.[2] ?? prop).toLowerCase()
-  const count = first ? (words[first as keyof typeof words] ?? Number(first)) : 1
-  return { name: SAY_CAUTIONS.oneOf(name), count: Math.max(1, count || 1) }
+  const { count, name } = SAY_CAUTIONS.countOf(prop)
+  return { name: SAY_CAUTIONS.oneOf(name), count }
 }
-
-/** What stands in the room already, or that many share, is counted once. */
-const SHARED = /\bwall\b|\bmat\b/i
 
 function propsFor(props: readonly string[], people: number): Record<string, number> {
   const all: Record<string, number> = {}
   for (const prop of props) {
     const { name, count } = propCount(prop)
-    if (SHARED.test(name)) continue
+    // It is counted once.
+    if (SAY_CAUTIONS.shared.test(name)) continue
     all[name] = (all[name] ?? 0) + count * people
   }
   return all

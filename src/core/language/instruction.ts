@@ -228,6 +228,16 @@ export interface Reader {
   parts: (text: string) => BodyPart[]
   /** The props that a line names. */
   props: (text: string) => Thing[]
+  /** Whether a line names a prop of the set-up by its last word. */
+  namesProp: (text: string, prop: string) => boolean
+  /** Whether a prop of the set-up is more than one. */
+  several: (prop: string, thing: Thing) => boolean
+  /** Whether a line speaks of a limb, understood or not, or of turning round. */
+  speaksOf: Record<'arm' | 'armOrElbow' | 'foot' | 'leg' | 'turning', RegExp>
+  /** Where the article that a part is named by ends; null when it is named otherwise. */
+  afterArticle: (words: string, part: string) => number | null
+  /** Words by which either side is meant: a knee, each foot. */
+  anySide: RegExp
   /** What it understands, as a table for people: the words of each action, part, way and thing. */
   words: {
     actions: Record<Action, string[]>

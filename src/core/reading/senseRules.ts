@@ -294,7 +294,7 @@ function stillBusy(card: Card): Found[] {
       const used = figure.contacts.find(({ on }) => surface.test(on))
       const many =
         card.setUp.props.filter((prop) => prop.includes(n.prop!)).length > 1 ||
-        card.setUp.props.some((prop) => new RegExp(`${n.prop}s\\b|\\b(?:two|2)\\b`).test(prop))
+        card.setUp.props.some((prop) => readerOf(card.language)!.several(prop, n.prop!))
       if (used && !many && !used.part.includes(n.part))
         found.push({ where, message: SAY.sense.propBusy(n.prop, used.part) })
     }
@@ -322,7 +322,7 @@ function takenBack(card: Card): Found[] {
   if (card.exit.length === 0) return []
   const [start, end] = [kept[0]!.figure, kept.at(-1)!.figure]
   const where = `exit[${card.exit.length - 1}].text`
-  const reader = readerOf(card.language)!
+  const { props, speaksOf } = readerOf(card.language)!
   const say = SAY.sense.left
   const found: string[] = []
   const lifts = (side: Side) =>
@@ -338,34 +338,29 @@ function takenBack(card: Card): Found[] {
   const says = (about: RegExp) => exits.some(({ text }) => about.test(text))
   for (const side of SIDES) {
     const up = (figure: Figure) => raised(figure, side) > CLEARLY
-    if (up(end) && !up(start) && lifts(side) && !untold(card, /\b(?:arms?|hands?)\b/i))
+    if (up(end) && !up(start) && lifts(side) && !untold(card, speaksOf.arm))
       found.push(say.arm(side))
     const turned = (figure: Figure) =>
       figure.contacts.some(({ part }) => part === `${side} sole`) &&
       angle(figure, `${side}Hip`, 'rotation') > 30 &&
       Math.abs(angle(figure, `${side}Knee`, 'flexion')) < 30
-    if (
-      turned(end) &&
-      !turned(start) &&
-      !says(/\bfeet\b|\bturn\b/i) &&
-      !untold(card, /\b(?:foot|feet|toes)\b/i)
-    )
+    if (turned(end) && !turned(start) && !says(speaksOf.turning) && !untold(card, speaksOf.foot))
       found.push(say.foot(side))
     if (
       onLimbs(end) &&
       !onFloor(end, side) &&
       onFloor(end, otherSide(side)) &&
       onFloor(start, side) &&
-      !untold(card, /\b(?:foot|feet|legs?|knees?)\b/i)
+      !untold(card, speaksOf.leg)
     )
       found.push(say.lifted(side))
     const held = restsOn(end, side, ARM_ON)
-    if (held && !restsOn(start, side, ARM_ON) && !untold(card, /\b(?:arms?|hands?|elbows?)\b/i))
+    if (held && !restsOn(start, side, ARM_ON) && !untold(card, speaksOf.armOrElbow))
       found.push(say.hand(side, held.on))
   }
   if (
     end.straps.length > start.straps.length &&
-    !exits.some(({ text }) => reader.props(text).includes('strap'))
+    !exits.some(({ text }) => props(text).includes('strap'))
   )
     found.push(say.strap)
   return found.slice(0, 2).map((message) => ({ where, message }))
@@ -394,17 +389,6 @@ const textsOf = (card: Card) =>
     path,
     text: String(value ?? ''),
   }))
-
-/** The last word of a prop, as it is looked for in a line. */
-const named = (prop: string) =>
-  new RegExp(
-    `\\b${prop
-      .trim()
-      .split(/\s+/)
-      .at(-1)!
-      .replace(/[^\p{L}\p{N}-]/gu, '')}s?\\b`,
-    'iu'
-  )
 
 function propsNamed(card: Card): Found[] {
   const { props } = readerOf(card.language)!
@@ -435,7 +419,7 @@ function propsNamed(card: Card): Found[] {
 function propsUsed(card: Card): Found[] {
   // A card that is hardly written uses nothing yet.
   if (card.enter.length === 0) return []
-  const { props } = readerOf(card.language)!
+  const { props, namesProp } = readerOf(card.language)!
   const texts = [
     ...textsOf(card).map(({ text }) => text),
     ...card.ladder.flatMap((rung) => [rung.name, ...rung.props]),
@@ -448,8 +432,8 @@ function propsUsed(card: Card): Found[] {
     const groups = props(prop)
     const used =
       texts.some(
-        (text) => named(prop).test(text) || props(text).some((each) => groups.includes(each))
-      ) || surfaces.some((on) => named(prop).test(on) || groups.some((each) => on.startsWith(each)))
+        (text) => namesProp(text, prop) || props(text).some((each) => groups.includes(each))
+      ) || surfaces.some((on) => namesProp(on, prop) || groups.some((each) => on.startsWith(each)))
     return used ? [] : [{ where: `setUp.props[${i}]`, message: SAY.sense.unusedProp(prop) }]
   })
 }
@@ -458,6 +442,7 @@ function propsUsed(card: Card): Found[] {
 
 function whichSide(card: Card): Found[] {
   if (card.sides === 'even') return []
+  const reader = readerOf(card.language)!
   return [...steps(card), ...cues(card)].flatMap(({ where, text, instructions }) => {
     const n = instructions.find(
       (each) =>
@@ -471,21 +456,21 @@ function whichSide(card: Card): Found[] {
     const words = text.slice(n.from, n.until)
     // A hand that is meant and not named, or two parts that come together.
     if (!words.toLowerCase().includes(n.word) || n.ways.includes('together')) return []
-    const at = new RegExp(`\\b(?:the|your) (?=${n.word.split(' ')[0]}\\b)`, 'i').exec(words)
+    const at = reader.afterArticle(words, n.word)
     const side = card.writtenFor
-    if (/\b(?:a|one|each|either|any|every)\b/i.test(words)) return []
+    if (reader.anySide.test(words)) return []
     return [
       {
         where,
         message: SAY.sense.whichSide(n.word),
-        ...(at
+        ...(at !== null
           ? {
               fix: {
                 label: SAY.sense.saySide(side, n.word),
                 patches: [
                   {
                     path: where,
-                    value: `${text.slice(0, n.from + at.index + at[0].length)}${side} ${text.slice(n.from + at.index + at[0].length)}`,
+                    value: `${text.slice(0, n.from + at)}${side} ${text.slice(n.from + at)}`,
                   },
                 ],
               },

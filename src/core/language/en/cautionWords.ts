@@ -91,6 +91,16 @@ export const englishCautions = {
       lead
     ),
   /** A prop by the name of one of it. */
+  /** How many a prop's words begin with, and the rest of them. */
+  countOf: (prop: string): { count: number; name: string } => {
+    const match = /^\s*(\d+|an?|one|two|three|four)?\s*(.+?)\s*$/i.exec(prop)
+    const words: Record<string, number> = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4 }
+    const first = match?.[1]?.toLowerCase()
+    const count = first ? (words[first] ?? Number(first)) : 1
+    return { count: Math.max(1, count || 1), name: (match?.[2] ?? prop).toLowerCase() }
+  },
+  /** What stands in the room already, or that many share. */
+  shared: /\bwall\b|\bmat\b/i,
   oneOf: (name: string) =>
     name.replace(/\b(block|strap|bolster|blanket|chair|pad|cushion|mat|belt|brick)s\b/g, '$1'),
   allBegin: (rung: string) => `“Today everyone begins with: ${rung}.”`,

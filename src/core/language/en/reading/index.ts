@@ -1,6 +1,14 @@
 import { ACTIONS, type Reader } from '../../instruction'
 import { PART_WORDS, RELATION_WORDS, THING_WORDS, WAY_WORDS } from './bodyWords'
-import { propsIn, startOfLine } from './placeWords'
+import {
+  afterArticle,
+  ANY_SIDE,
+  namesProp,
+  propsIn,
+  SPEAKS_OF,
+  several,
+  startOfLine,
+} from './placeWords'
 import { partsNamed, readEnglish } from './read'
 import { VERBS } from './verbWords'
 
@@ -24,6 +32,11 @@ export const englishReader: Reader = {
   start: startOfLine,
   parts: partsNamed,
   props: propsIn,
+  namesProp,
+  several,
+  speaksOf: SPEAKS_OF,
+  afterArticle,
+  anySide: ANY_SIDE,
   words: {
     actions: Object.fromEntries(
       ACTIONS.map((action) => [

@@ -92,3 +92,33 @@ const NAMED = PROPS.map((prop): [Thing, RegExp] => [
 /** The props that a line names. */
 export const propsIn = (line: string): Thing[] =>
   NAMED.filter(([, named]) => named.test(line)).map(([prop]) => prop)
+
+/** @example namesProp('Slide the straps up.', 'two long straps') // true */
+export function namesProp(text: string, prop: string): boolean {
+  const last = prop
+    .trim()
+    .split(/\s+/)
+    .at(-1)!
+    .replace(/[^\p{L}\p{N}-]/gu, '')
+  return new RegExp(`\\b${last}s?\\b`, 'iu').test(text)
+}
+
+/** @example several('2 bricks', 'block') // true */
+export const several = (prop: string, thing: Thing) =>
+  new RegExp(`${thing}s\\b|\\b(?:two|2)\\b`).test(prop)
+
+export const SPEAKS_OF = {
+  arm: /\b(?:arms?|hands?)\b/i,
+  armOrElbow: /\b(?:arms?|hands?|elbows?)\b/i,
+  foot: /\b(?:foot|feet|toes)\b/i,
+  leg: /\b(?:foot|feet|legs?|knees?)\b/i,
+  turning: /\bfeet\b|\bturn\b/i,
+}
+
+export const ANY_SIDE = /\b(?:a|one|each|either|any|every)\b/i
+
+/** @example afterArticle('lift the knee', 'knee') // 9 */
+export function afterArticle(words: string, part: string): number | null {
+  const at = new RegExp(`\\b(?:the|your) (?=${part.split(' ')[0]}\\b)`, 'i').exec(words)
+  return at && at.index + at[0].length
+}
