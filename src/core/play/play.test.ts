@@ -1,7 +1,7 @@
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { passSeconds, timeOf } from '../breath'
 import { DEFAULT_SCHOOL } from '../card'
-import { ANGLES, touchPoints } from '../figure'
+import { ANGLES, mirroredPose, type Pose, touchPoints } from '../figure'
 import { frameAt, fullness, momentAt, playOf } from './play'
 
 const played = (id: string) => playOf(demoCard(id), DEFAULT_SCHOOL)
@@ -25,6 +25,30 @@ test('both sides of a sided card are played, the first side first, the second as
   const between = moments.find(({ part }) => part === 'between')!
   expect(between.at).toBeCloseTo(passSeconds(card, DEFAULT_SCHOOL), 3)
   expect(between.seconds).toBe(20)
+})
+
+test.each(
+  demoCards()
+    .filter(({ sides }) => sides === 'sided')
+    .map((card) => [card.id, card] as const)
+)('%s: on the second side the body does in a mirror what it did on the first', (_, card) => {
+  const { moments, forms } = playOf(card, DEFAULT_SCHOOL)
+  const first = moments[0]!.side
+  const of = (second: boolean) =>
+    moments.filter(({ part, side }) => part !== 'between' && (side !== first) === second)
+  expect(of(true).map(({ part }) => part)).toEqual(of(false).map(({ part }) => part))
+  // Limbs that lie on each other are pushed apart one after the other: feet differ by a little.
+  const main = ANGLES.flatMap(({ joint }, i) =>
+    /lowBack|ribs|Hip|Shoulder/.test(joint) ? [i] : []
+  )
+  const apart = (a: Pose, b: Pose) =>
+    Math.max(...main.map((i) => Math.abs(a.angles[i]! - b.angles[i]!)))
+  for (const [i, { to, text }] of of(false).entries()) {
+    // Who rolls to a chosen side to get up does so on both.
+    if (text.includes('{')) continue
+    const across = mirroredPose(forms[to]!.pose)
+    expect([text, apart(across, forms[of(true)[i]!.to]!.pose) < 6]).toEqual([text, true])
+  }
 })
 
 test('an even card is played once', () => {

@@ -10,6 +10,7 @@ import {
   type Figure,
   figureShown,
   indexOf,
+  keptFor,
   place,
   type Pose,
   solve,
@@ -23,7 +24,7 @@ import {
 } from '../figure'
 import { packOf } from '../language'
 import { draftsOf, finalDraft } from '../reading'
-import { otherSide, writeFor } from '../sides'
+import { otherSide } from '../sides'
 
 /** One stretch of time in which the body goes from one form to the next, or stays. */
 export interface Moment extends Omit<RibbonStretch, 'part'> {
@@ -170,7 +171,7 @@ export function playOf(card: Card, school: School): Play {
     return forms.length - 1
   }
   sides.forEach((side, pass) => {
-    const led = side === null ? card : writeFor(card, side)
+    const led = side === null ? card : keptFor(card, side)
     const drafts = draftsOf(led)
     const byLine = new Map(drafts.map((draft) => [draft.where, draft]))
     const final = finalDraft(led, drafts)

@@ -5,7 +5,7 @@ import { NativeSelect, SimpleGrid, Text, Textarea, TextInput } from '@mantine/co
 import { useEffect, useState } from 'react'
 import { BASES, type Card, dropUnwritable, MANNERS, SIDE_NAMED_BY, SPINES } from '@/core/card'
 import { packOf } from '@/core/language'
-import { writeFor } from '@/core/sides'
+import { keptFor } from '@/core/figure'
 import { useShallow } from 'zustand/react/shallow'
 import { TagsField } from '../shared/TagsField'
 import { namesAndFamily } from './NameSection'
@@ -149,7 +149,7 @@ export function NameForm() {
               data={['right', 'left']}
               onChange={(event) => {
                 const side = event.currentTarget.value as Card['writtenFor']
-                bench.getState().edit((now) => writeFor(now, side))
+                bench.getState().edit((now) => keptFor(now, side))
               }}
             />
           </>
