@@ -1,12 +1,9 @@
 import { type Card, partsOf, type Side, withValue } from '../card'
 import { writeFor } from '../sides'
 import { keyframesOf, withFigure } from './ofCard'
-import { mirroredFigure } from './spec'
+import { acrossWords, mirroredFigure } from './spec'
 
 const NAMES_A_SIDE = /\.(?:measure\.name|mark\.(?:part|way))$/
-
-const across = (words: string) =>
-  words.replace(/\b(left|right)\b/g, (word) => (word === 'left' ? 'right' : 'left'))
 
 /**
  * The same card kept for `side`: its wording, and with it its figures, measures and marks, as
@@ -17,7 +14,7 @@ export function keptFor(card: Card, side: Side): Card {
   if (written === card) return card
   const marked = partsOf(written, () => true)
     .filter(({ path }) => NAMES_A_SIDE.test(path))
-    .reduce((now, { path, value }) => withValue(now, path, across(value as string)), written)
+    .reduce((now, { path, value }) => withValue(now, path, acrossWords(value as string)), written)
   const { frames } = keyframesOf(card)
   const ofReference = (where: string) =>
     card.ladder.findIndex(({ reference }) => reference) ===

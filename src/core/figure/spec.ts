@@ -107,6 +107,10 @@ const swap = (words: string): string =>
       ? `left${words.slice(5)}`
       : words
 
+/** The name of a part, a mark or a measure, for the other side: `left hip over knee`. */
+export const acrossWords = (words: string): string =>
+  words.replace(/\b(left|right)\b/g, (word) => (word === 'left' ? 'right' : 'left'))
+
 const FLIPS = new Set(
   ANGLES.filter((each) => each.flips).map((each) => `${each.joint}.${each.angle}`)
 )

@@ -4,7 +4,7 @@ import { marksOf } from '../marks'
 import { pointsOf, touchPoints } from '../parts'
 import { pointIn, type Segment } from '../skeleton'
 import type { Solved } from '../solve'
-import type { Figure } from '../spec'
+import { acrossWords, type Figure } from '../spec'
 import { add, apply, mid, norm, scale, sub, unit, type Vec } from '../vec'
 import type { Seen } from '../view'
 import { jointOf } from '../skeleton'
@@ -446,14 +446,11 @@ export function markOffered(measure: string): CueMark | null {
   return null
 }
 
-const across = (words: string) =>
-  words.replace(/\b(left|right)\b/g, (word) => (word === 'left' ? 'right' : 'left'))
-
 /** A mark as it is when the other side leads. */
 export const mirroredMark = (mark: CueMark): CueMark => ({
   ...mark,
-  part: across(mark.part),
-  ...(mark.way ? { way: across(mark.way) } : {}),
+  part: acrossWords(mark.part),
+  ...(mark.way ? { way: acrossWords(mark.way) } : {}),
 })
 
 /** Segments of each region, for a close-up of it. */
