@@ -238,8 +238,11 @@ function secondHalf({ before, after, head }: Around): boolean {
 const POSSESSIVE =
   /^(?!(?:it|that|what|let|there|here|he|she|who|where|how|when|this|everything|everyone|nothing|something|one)'s$)\p{L}+(?:'s|s')$/u
 
-const PLACE_LINK =
-  /^(?:on|in|to|at|under|over|behind|into|onto|above|below|beneath|inside|outside|against|beside|by|through|across|towards?|around|round|near)$/
+const PLACES =
+  'on|in|to|at|under|over|behind|into|onto|above|below|beneath|inside|outside|against|beside|by|through|across|towards?|around|round|near'
+const PLACE_LINK = new RegExp(`^(?:${PLACES})$`)
+const SIDE_IN_PLACE = new RegExp(`\\b(?:left|right)\\b(?:\\s+\\p{L}+)?\\s+(?:${PLACES})\\b`, 'iu')
+const SIDE_WITHOUT_ARTICLE = /(?<!\b(?:the|your)\s+)\b(?:left|right)\b/i
 
 /**
  * "Left hand to the chair, right to the hip", "left on the inside, right on the outside": two
@@ -251,17 +254,10 @@ function besideAnother({ before, after, head, tail }: Around): Reading {
   const first = before[0] === undefined
   if (!first && !/^(?:,|;|and|while)$/.test(before[0]!.word)) return 'plain'
   const clauses = (text: string) => text.split(/[,;]|\b(?:and|while)\b/i)
-  const [others, link] = [
-    [...clauses(head).slice(0, -1), ...clauses(tail).slice(1)],
-    new RegExp(
-      `\\b(?:left|right)\\b(?:\\s+\\p{L}+)?\\s+(?:${PLACE_LINK.source.slice(4, -2)})\\b`,
-      'iu'
-    ),
-  ]
-  const against = others.filter((clause) => link.test(clause))
+  const others = [...clauses(head).slice(0, -1), ...clauses(tail).slice(1)]
+  const against = others.filter((clause) => SIDE_IN_PLACE.test(clause))
   if (against.length === 0) return 'plain'
-  const short = /(?<!\b(?:the|your)\s+)\b(?:left|right)\b/i
-  return against.some((clause) => short.test(clause)) ? 'side' : 'unsure'
+  return against.some((clause) => SIDE_WITHOUT_ARTICLE.test(clause)) ? 'side' : 'unsure'
 }
 
 /** Words that make what is before them a name for a place or a limb: "the right", "your left". */
