@@ -64,7 +64,7 @@ function propsFor(props: readonly string[], people: number): Record<string, numb
   const all: Record<string, number> = {}
   for (const prop of props) {
     const { name, count } = propCount(prop)
-    // It is counted once.
+    // What is there already is not carried in.
     if (SAY_CAUTIONS.shared.test(name)) continue
     all[name] = (all[name] ?? 0) + count * people
   }

@@ -7,7 +7,8 @@ const NAMES_A_SIDE = /\.(?:measure\.name|mark\.(?:part|way))$/
 
 /**
  * The same card kept for `side`: its wording, and with it its figures, measures and marks, as
- * they are when that side leads. Nothing it says or shows changes. A figure that cannot be read stays as it is.
+ * they are when that side leads. Nothing it says or shows changes. A figure that cannot be read
+ * stays as it is.
  */
 export function keptFor(card: Card, side: Side): Card {
   const written = writeFor(card, side)
