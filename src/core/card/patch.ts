@@ -1,12 +1,15 @@
 import type { Card } from './card'
 import { type Patch, pathKeys } from './finding'
 
-/** What stands at a path of a card; undefined when there is nothing. */
-export const valueAt = (card: Card, path: string): unknown =>
-  pathKeys(path).reduce<unknown>(
-    (value, key) => (value as Record<PropertyKey, unknown> | undefined)?.[key],
-    card
+/** What stands under keys in any data; undefined when there is nothing. */
+export const valueIn = (data: unknown, keys: readonly PropertyKey[]): unknown =>
+  keys.reduce<unknown>(
+    (value, key) => (value as Record<PropertyKey, unknown> | null | undefined)?.[key],
+    data
   )
+
+/** What stands at a path of a card; undefined when there is nothing. */
+export const valueAt = (card: Card, path: string): unknown => valueIn(card, pathKeys(path))
 
 type Holder = Record<PropertyKey, unknown> | unknown[]
 

@@ -1,5 +1,6 @@
 import type { Card, Side } from '../card'
 import type { SideRole } from '../language'
+import { otherSide } from '../sides'
 import { angleOf, joint, pelvisWay, seg, toeTip } from './landmarks'
 import { finalFigure } from './ofCard'
 import { solved } from './solved'
@@ -23,7 +24,6 @@ const only = (holds: (side: Side) => boolean): Side | undefined => {
   const [left, right] = [holds('left'), holds('right')]
   return left === right ? undefined : left ? 'left' : 'right'
 }
-const other = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 
 function truthsOf(f: Solved, contacts: readonly { part: string; on: string }[]): SideTruths {
   const knee = (side: Side) => angleOf(f, `${side}Knee`, 'flexion')
@@ -34,33 +34,35 @@ function truthsOf(f: Solved, contacts: readonly { part: string; on: string }[]):
       ({ part, on }) => part.startsWith(`${side} `) && parts.test(part) && on !== 'wall'
     )
   const raised = (side: Side) => height(side, 'Hand') - height(side, 'UpperArm')
-  const bent = only((side) => knee(side) > BENT && knee(other(side)) < STRAIGHT)
-  const lifted = only((side) => foot(side) - foot(other(side)) > CLEARLY)
-  const up = only((side) => raised(side) > CLEARLY && raised(other(side)) < 0.02)
+  const bent = only((side) => knee(side) > BENT && knee(otherSide(side)) < STRAIGHT)
+  const lifted = only((side) => foot(side) - foot(otherSide(side)) > CLEARLY)
+  const up = only((side) => raised(side) > CLEARLY && raised(otherSide(side)) < 0.02)
   const ahead = dot(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot')), pelvisWay(f))
   const turn = angleOf(f, 'lowBack', 'rotation') + angleOf(f, 'ribs', 'rotation')
   const shoulders = height('left', 'UpperArm') - height('right', 'UpperArm')
   const kneeling = only(
-    (side) => height(side, 'Shank') < FLOOR && height(other(side), 'Shank') > 2 * FLOOR
+    (side) => height(side, 'Shank') < FLOOR && height(otherSide(side), 'Shank') > 2 * FLOOR
   )
-  const sole = only((side) => touches(side, /sole/) && !touches(other(side), /sole|toes|heel|ball/))
+  const sole = only(
+    (side) => touches(side, /sole/) && !touches(otherSide(side), /sole|toes|heel|ball/)
+  )
   const across = apply(f.placed.rotations[0]!, [1, 0, 0])
   const aside = (side: Side) =>
     Math.abs(dot(sub(joint(f, seg(side, 'Foot')), joint(f, seg(side, 'Thigh'))), across))
   const out = only((side) => knee(side) < STRAIGHT && aside(side) > 2 * CLEARLY)
   const found: Record<string, Side | undefined> = {
     bent,
-    straight: bent && other(bent),
+    straight: bent && otherSide(bent),
     lifted,
-    standing: lifted && other(lifted),
+    standing: lifted && otherSide(lifted),
     up,
-    low: up && other(up),
+    low: up && otherSide(up),
     front: Math.abs(ahead) > 0.2 ? (ahead > 0 ? 'left' : 'right') : undefined,
     turn: Math.abs(turn) > TURNED ? (turn > 0 ? 'left' : 'right') : undefined,
     bend: Math.abs(shoulders) > 0.07 ? (shoulders > 0 ? 'right' : 'left') : undefined,
     kneeling,
     sole,
-    out: out && aside(other(out)) < CLEARLY ? out : undefined,
+    out: out && aside(otherSide(out)) < CLEARLY ? out : undefined,
   }
   return Object.fromEntries(Object.entries(found).filter(([, side]) => side)) as SideTruths
 }

@@ -1,12 +1,9 @@
 import type { z } from 'zod'
-import { type Card, CardIn, pathOf } from '../card'
+import { type Card, CardIn, pathOf, valueIn } from '../card'
 import { SAY_FILES } from '../language'
 import { CardFileError, type Problem } from './problem'
 
 type Issue = z.core.$ZodIssue
-
-const valueIn = (found: unknown, path: readonly PropertyKey[]) =>
-  path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown>)?.[key], found)
 
 /**
  * Says a schema issue in a trainer's words.

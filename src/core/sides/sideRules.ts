@@ -3,12 +3,8 @@ import { type Card, type Found, freshId, type On, type Patch, type Rule, type Si
 import { type Lexicon, packOf, type RelativeKind, type SideWord } from '../language'
 import { otherSide } from './mirrorCard'
 import { quick } from './quick'
-import { pairSlips, roleSlips, type Truths, mistakeSlips, slipOf } from './slips'
+import { mistakeSlips, pairSlips, roleSlips, slipOf, type Truths, withWord, wordIn } from './slips'
 import { type SidedLine, sidedLines } from './sidedLines'
-
-const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
-const withWord = (text: string, word: SideWord, instead: string) =>
-  text.slice(0, word.start) + instead + text.slice(word.end)
 
 function unsureWords(card: Card, lexicon: Lexicon): Found[] {
   return sidedLines(card).flatMap(({ where, text }) =>

@@ -144,7 +144,9 @@ function against(claim: Claim, settled: Map<Anchor, Settled>, all: readonly Clai
   return null
 }
 
-const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
+export const wordIn = (text: string, word: SideWord) => text.slice(word.start, word.end)
+export const withWord = (text: string, word: SideWord, instead: string) =>
+  text.slice(0, word.start) + instead + text.slice(word.end)
 
 /** What a slip is told with, and the other word offered. */
 export const slipOf = (where: string, text: string, word: SideWord, why: string): Found => ({
@@ -152,9 +154,7 @@ export const slipOf = (where: string, text: string, word: SideWord, why: string)
   message: SAY.sides.slip(wordIn(text, word), why),
   fix: {
     label: SAY.sides.sayOther(word.other),
-    patches: [
-      { path: where, value: text.slice(0, word.start) + word.other + text.slice(word.end) },
-    ],
+    patches: [{ path: where, value: withWord(text, word, word.other) }],
   },
 })
 
