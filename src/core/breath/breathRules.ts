@@ -31,6 +31,12 @@ function wordsOf(card: Card): BreathWords | null {
   const known = quick.get(words) ?? {
     ...words,
     movements: remember(words.movements),
+    twists: remember(words.twists),
+    turnsTrunk: remember(words.turnsTrunk),
+    lengthens: remember(words.lengthens),
+    thenAt: remember(words.thenAt),
+    twoLimbs: remember(words.twoLimbs),
+    holdsBreath: remember(words.holdsBreath),
     countIn: remember(words.countIn),
   }
   quick.set(words, known)

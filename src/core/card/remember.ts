@@ -7,10 +7,18 @@ export function remember<T>(work: (text: string) => T, most = 4000): (text: stri
   let known = new Map<string, T>()
   return (text) => {
     const before = known.get(text)
-    if (before !== undefined) return before
+    if (before !== undefined || known.has(text)) return before!
     if (known.size >= most) known = new Map()
     const value = work(text)
     known.set(text, value)
     return value
   }
+}
+
+/** As `remember`, of a line within something else: its language, or where on a card it stands. */
+export function rememberIn<T>(
+  work: (text: string, within: string) => T
+): (text: string, within: string) => T {
+  const linesOf = remember((within) => remember((text) => work(text, within)), 100)
+  return (text, within) => linesOf(within)(text)
 }

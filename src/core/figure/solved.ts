@@ -2,8 +2,17 @@ import { USUAL_STATURE } from './body'
 import { solve, type Solved } from './solve'
 import type { Figure } from './spec'
 
-const known = new Map<string, Solved>()
+/** By the figure in letters, then by what it was solved for. */
+const known = new Map<string, Map<string, Solved>>()
 const MOST_KEPT = 600
+
+const spelt = new WeakMap<Figure, string>()
+/** A figure in letters; it is never changed in place. */
+function spell(figure: Figure): string {
+  const letters = spelt.get(figure) ?? JSON.stringify(figure)
+  spelt.set(figure, letters)
+  return letters
+}
 
 /**
  * Solves a figure once and keeps it: the same figure has the same pose.
@@ -11,11 +20,12 @@ const MOST_KEPT = 600
  * @param rounds at most, where a form need not be exact
  */
 export function solved(figure: Figure, stature = USUAL_STATURE, rounds?: number): Solved {
-  const key = `${stature} ${rounds ?? ''} ${JSON.stringify(figure)}`
-  const before = known.get(key)
+  const letters = spell(figure)
+  const how = `${stature} ${rounds ?? ''}`
+  const before = known.get(letters)?.get(how)
   if (before) return before
   const now = solve(figure, { stature, ...(rounds ? { rounds } : {}) })
   if (known.size >= MOST_KEPT) known.clear()
-  known.set(key, now)
+  known.set(letters, (known.get(letters) ?? new Map<string, Solved>()).set(how, now))
   return now
 }

@@ -21,7 +21,9 @@ export const PACKS: LanguagePack[] = [english]
 
 /** The pack of a language, by the first part of its code; null when there is none yet. */
 export const packOf = (language: string): LanguagePack | null =>
-  PACKS.find((each) => each.language === language.toLowerCase().split('-')[0]) ?? null
+  PACKS.find((each) => each.language === language) ??
+  PACKS.find((each) => each.language === language.toLowerCase().split('-')[0]) ??
+  null
 
 /** The side words of a language; in one that has no pack nothing is a side word. */
 export const lexiconOf = (language: string): Lexicon => packOf(language)?.sides ?? NO_SIDES

@@ -6,4 +6,4 @@ const READERS: Readonly<Record<string, Reader>> = { en: englishReader }
 
 /** How a language is read, by the first part of its code; null when that is not known yet. */
 export const readerOf = (language: string): Reader | null =>
-  READERS[language.toLowerCase().split('-')[0]!] ?? null
+  READERS[language] ?? READERS[language.toLowerCase().split('-')[0]!] ?? null

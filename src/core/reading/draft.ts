@@ -205,18 +205,25 @@ interface Reached {
   idle: number[]
 }
 
-const reached = new WeakMap<Stance, Map<string, Reached>>()
+/** By the line, then by the sides that are meant in it. */
+const reached = new WeakMap<Stance, Map<string, Map<string, Reached>>>()
 const starts = new Map<string, { stance: Stance; did: Done[]; known: boolean }>()
 const MOST_KEPT = 60
 
-const sidesIn = ({ side, ways, places }: Instruction) =>
-  `${side}${ways.join()}${places.map((place) => place.side ?? '').join()}`
+const sidesIn = ({ side, ways, places }: Instruction) => {
+  let told = `${side}`
+  for (const way of ways) told += way
+  for (const place of places) told += place.side ?? '-'
+  return told
+}
 
 /** Does a line on a stance. What was done before, on the same stance, is not done again. */
 function go(from: Stance, text: string, instructions: readonly Instruction[]): Reached {
-  const known = reached.get(from) ?? new Map<string, Reached>()
-  reached.set(from, known)
-  const key = text + instructions.map(sidesIn).join()
+  const lines = reached.get(from) ?? new Map<string, Map<string, Reached>>()
+  reached.set(from, lines)
+  const known = lines.get(text) ?? new Map<string, Reached>()
+  const key =
+    instructions.length === 1 ? sidesIn(instructions[0]!) : instructions.map(sidesIn).join()
   const before = known.get(key)
   if (before) return before
   const idle: number[] = []
@@ -229,9 +236,9 @@ function go(from: Stance, text: string, instructions: readonly Instruction[]): R
     else if (what === 'moved') idle.push(i)
     return what
   })
-  if (known.size >= MOST_KEPT) known.clear()
+  if (lines.size >= MOST_KEPT) lines.clear()
   const now = { stance: s, did, idle }
-  known.set(key, now)
+  lines.set(text, known.set(key, now))
   return now
 }
 

@@ -1,25 +1,17 @@
-import type { Card } from '../card'
+import { type Card, rememberIn } from '../card'
 import { type BodyPart, type Instruction, type LineRead, type Place, readerOf } from '../language'
 import { sidedLines } from '../sides'
 import { knownOf, type Known, nothingKnown, settle } from './settle'
 
 const NOT_READ: LineRead = { instructions: [], notUnderstood: [] }
 
-const lines = new Map<string, LineRead>()
-const MOST_KEPT = 4000
-
 /** A line as its language reads it, worked out once. */
-function read(text: string, language: string): LineRead {
+const read = rememberIn((text, language): LineRead => {
   const reader = readerOf(language)
-  if (!reader) return { ...NOT_READ, notUnderstood: text ? [[0, text.length]] : [] }
-  const key = `${language} ${text}`
-  const before = lines.get(key)
-  if (before) return before
-  const now = reader.read(text)
-  if (lines.size >= MOST_KEPT) lines.clear()
-  lines.set(key, now)
-  return now
-}
+  return reader
+    ? reader.read(text)
+    : { ...NOT_READ, notUnderstood: text ? [[0, text.length]] : [] }
+})
 
 /**
  * What a line asks for. A language that cannot be read yet understands nothing.
@@ -30,20 +22,15 @@ export function readLine(text: string, language = 'en', known: Known = nothingKn
   return { ...rest, instructions: settle(instructions, known) }
 }
 
-const named = new Map<string, readonly BodyPart[]>()
-
 /** The parts of the body that a line names, worked out once; none in a language that is not read. */
-export function partsIn(text: string, language: string): readonly BodyPart[] {
-  const reader = readerOf(language)
-  if (!reader) return []
-  const key = `${language} ${text}`
-  const before = named.get(key)
-  if (before) return before
-  const now = reader.parts(text)
-  if (named.size >= MOST_KEPT) named.clear()
-  named.set(key, now)
-  return now
-}
+export const partsIn = rememberIn(
+  (text, language): readonly BodyPart[] => readerOf(language)?.parts(text) ?? []
+)
+
+/** The props that a line names, worked out once; none in a language that is not read. */
+export const propsIn = rememberIn(
+  (text, language): readonly string[] => readerOf(language)?.props(text) ?? []
+)
 
 /** A line of a card with what was read in it. */
 export interface ReadLine extends LineRead {

@@ -2,7 +2,6 @@ import {
   type Card,
   type Cue,
   type Found,
-  partsOf,
   REGIONS,
   type Rule,
   type Side,
@@ -31,9 +30,9 @@ import {
   SAY,
   type Way,
 } from '../language'
-import { otherSide } from '../sides'
+import { otherSide, sidedLines } from '../sides'
 import { finalDraft, type Form, formsOf } from './draft'
-import { partsIn, readCard, readLine, type ReadLine } from './readLine'
+import { partsIn, propsIn, readCard, readLine, type ReadLine } from './readLine'
 import { limbOf } from './settle'
 
 /** The forms of a card as its words move it, worked out once for the rules that ask. */
@@ -266,7 +265,7 @@ function stillBusy(card: Card): Found[] {
   return steps(card).flatMap(({ where, instructions, text }) => {
     const figure = before.get(where)
     if (!figure) return []
-    const names = readerOf(card.language)!.props(text)
+    const names = propsIn(text, card.language)
     const found: Found[] = []
     for (const n of instructions) {
       const limb = limbOf(n.part)
@@ -322,7 +321,8 @@ function takenBack(card: Card): Found[] {
   if (card.exit.length === 0) return []
   const [start, end] = [kept[0]!.figure, kept.at(-1)!.figure]
   const where = `exit[${card.exit.length - 1}].text`
-  const { props, speaksOf } = readerOf(card.language)!
+  const { speaksOf } = readerOf(card.language)!
+  const props = propsOf(card)
   const say = SAY.sense.left
   const found: string[] = []
   const lifts = (side: Side) =>
@@ -384,14 +384,10 @@ function doesNothing(card: Card): Found[] {
 
 // Props
 
-const textsOf = (card: Card) =>
-  partsOf(card, ({ sided, kind }) => sided === true && kind !== 'id').map(({ path, value }) => ({
-    path,
-    text: String(value ?? ''),
-  }))
+const propsOf = (card: Card) => (text: string) => propsIn(text, card.language)
 
 function propsNamed(card: Card): Found[] {
-  const { props } = readerOf(card.language)!
+  const props = propsOf(card)
   const { setUp } = card
   // A set-up that is not written lists nothing yet.
   if (!setUp.place && setUp.props.length === 0) return []
@@ -419,9 +415,10 @@ function propsNamed(card: Card): Found[] {
 function propsUsed(card: Card): Found[] {
   // A card that is hardly written uses nothing yet.
   if (card.enter.length === 0) return []
-  const { props, namesProp } = readerOf(card.language)!
+  const { namesProp } = readerOf(card.language)!
+  const props = propsOf(card)
   const texts = [
-    ...textsOf(card).map(({ text }) => text),
+    ...sidedLines(card).map(({ text }) => text),
     ...card.ladder.flatMap((rung) => [rung.name, ...rung.props]),
   ]
   const surfaces = keyframesOf(card).frames.flatMap(({ figure }) => [

@@ -1,4 +1,4 @@
-import { type Card, freshId, type Patch, stepIds, stepLists, type StepList } from '../card'
+import { type Card, freshId, type Patch, rememberIn, stepIds, stepLists, type StepList } from '../card'
 import { packOf } from '../language'
 import { readLine } from './readLine'
 
@@ -6,7 +6,10 @@ import { readLine } from './readLine'
 export interface Cut {
   first: string
   second: string
+  /** The breath that the second one belongs to by its movements; null when they leave it open. */
+  breath: Phase | null
 }
+type Phase = 'in' | 'out'
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -14,18 +17,24 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
  * Cuts a line at the border of an instruction: both parts keep all that they say.
  * @returns null when there is only one thing to do, or where it begins is not understood
  */
-export function cutLine(text: string, language: string): Cut | null {
+export const cutLine = rememberIn((text, language): Cut | null => {
   const { instructions } = readLine(text, language)
   const [one] = instructions
   const other = one && instructions.find(({ from }) => from >= one.until)
   if (!one || !other) return null
-  const leads = packOf(language)?.speech.leads ?? /\s+$/
+  const pack = packOf(language)
+  const leads = pack?.speech.leads ?? /\s+$/
   const before = text.slice(0, other.from).replace(leads, '')
   const second = capital(text.slice(other.from))
   if (!/[\p{L}]/u.test(before) || before.length < one.until - one.from) return null
   const end = /[.!?…]$/.exec(second.trim())?.[0] ?? '.'
-  return { first: /[.!?…]$/.test(before) ? before : before + end, second }
-}
+  const phases = new Set(pack?.breath.movements(second).map(({ phase }) => phase))
+  return {
+    first: /[.!?…]$/.test(before) ? before : before + end,
+    second,
+    breath: phases.size === 1 ? [...phases][0]! : null,
+  }
+})
 
 /** A step that is made two, each with a breath of its own. */
 export interface SplitStep extends Cut {
@@ -59,11 +68,6 @@ function splitAnew(card: Card, where: string): SplitStep | null {
   const cut = step && cutLine(step.text, card.language)
   if (!step || !cut) return null
   const id = freshId(own.prefix, stepIds(card))
-  const asked = new Set(
-    packOf(card.language)
-      ?.breath.movements(cut.second)
-      .map(({ phase }) => phase)
-  )
   const { breath } = step
   const next = breath === 'in' || breath === 'out' ? across[breath] : breath
   const { figure, seconds: _, ...rest } = step
@@ -74,7 +78,7 @@ function splitAnew(card: Card, where: string): SplitStep | null {
     {
       id,
       text: cut.second,
-      breath: asked.size === 1 ? [...asked][0]! : next,
+      breath: cut.breath ?? next,
       ...(step.cycle ? { cycle: true as const } : {}),
       // The form that was kept is the one after both.
       ...(figure ? { figure } : {}),

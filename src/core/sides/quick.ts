@@ -1,4 +1,4 @@
-import { remember } from '../card'
+import { remember, rememberIn } from '../card'
 import type { Lexicon, LineContext, Pose } from '../language'
 
 const cached = new WeakMap<Lexicon, Lexicon>()
@@ -7,37 +7,34 @@ const cached = new WeakMap<Lexicon, Lexicon>()
 export function quick(lexicon: Lexicon): Lexicon {
   const known = cached.get(lexicon)
   if (known) return known
-  const byContext = <T>(work: (text: string, second: string) => T) => {
-    const inner = remember((both: string) => {
-      const at = both.indexOf('\n')
-      return work(both.slice(at + 1), both.slice(0, at))
-    })
-    return (text: string, second: string) => inner(`${second}\n${text}`)
-  }
-  const hints = byContext(lexicon.leadHints)
-  const suspect = byContext((text, context) => lexicon.suspects(text, JSON.parse(context)))
-  const swap = remember((text: string) => ({ found: lexicon.silentSwap(text) }))
-  const only = remember((text: string) => ({ found: lexicon.onlyOneSide(text) }))
-  const counts = remember((text: string) => ({ found: lexicon.unequalCounts(text) }))
-  const claims = byContext((text, context) =>
-    lexicon.claims(text, JSON.parse(context) as Pick<LineContext, 'place'>)
+  // A condition is written by hand; no other part of where a line stands holds a line break.
+  const suspects = rememberIn((text, within) => {
+    const [place, condition] = within.split('\n') as [LineContext['place'], string?]
+    return lexicon.suspects(text, { place, ...(condition === undefined ? {} : { condition }) })
+  })
+  const claims = rememberIn((text, place) =>
+    lexicon.claims(text, { place: place as LineContext['place'] })
   )
-  const pairs = byContext((text, pose) => lexicon.pairs(text, JSON.parse(pose) as Pose))
+  const pairs = rememberIn((text, pose) => {
+    const [base, spine] = pose.split(' ') as [Pose['base'], Pose['spine']]
+    return lexicon.pairs(text, { base, spine })
+  })
   const made: Lexicon = {
     ...lexicon,
     find: remember((text) => lexicon.find(text)),
-    suspects: (text, context) => suspect(text, JSON.stringify(context)),
-    silentSwap: (text) => swap(text).found,
+    suspects: (text, { place, condition }) =>
+      suspects(text, condition === undefined ? place : `${place}\n${condition}`),
+    silentSwap: remember(lexicon.silentSwap),
     tellsSwap: remember(lexicon.tellsSwap),
     tellsOther: remember(lexicon.tellsOther),
     relatives: remember(lexicon.relatives),
     limbs: remember(lexicon.limbs),
     sets: remember(lexicon.sets),
-    leadHints: hints,
-    claims: (text, { place }) => claims(text, JSON.stringify({ place })),
-    pairs: (text, { base, spine }) => pairs(text, JSON.stringify({ base, spine })),
-    onlyOneSide: (text) => only(text).found,
-    unequalCounts: (text) => counts(text).found,
+    leadHints: rememberIn(lexicon.leadHints),
+    claims: (text, { place }) => claims(text, place),
+    pairs: (text, { base, spine }) => pairs(text, `${base} ${spine}`),
+    onlyOneSide: remember(lexicon.onlyOneSide),
+    unequalCounts: remember(lexicon.unequalCounts),
   }
   cached.set(lexicon, made)
   return made
