@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
-import { type Card, completeness, FORMAT_VERSION, isDrawn, titleOf } from '@/core/card'
+import { type Card, completeness, FORMAT_VERSION, isDrawn, remember, titleOf } from '@/core/card'
 import type { Status } from '@/core/deck'
 import { plainName, searchKey } from '@/core/search'
 import { db } from './db'
@@ -20,12 +20,15 @@ export type SaveResult =
   | { outcome: 'stale'; current: StoredCard }
   | { outcome: 'missing' }
 
-/** The words of all names of a card, as they are written and with their spelling levelled. */
-function searchedWords({ number, names }: Card): string[] {
-  const all = [number, names.sanskrit, ...names.common, ...names.aliases].join(' ')
-  const words = `${searchKey(all)} ${plainName(all)}`.split(' ').filter(Boolean)
+/** The words of names, as they are written and with their spelling levelled: most saves leave them. */
+const wordsOf = remember((names): readonly string[] => {
+  const words = `${searchKey(names)} ${plainName(names)}`.split(' ').filter(Boolean)
   return [...new Set(words.map((word) => word.slice(0, 100)))]
-}
+})
+
+const searchedWords = ({ number, names }: Card): string[] => [
+  ...wordsOf([number, names.sanskrit, ...names.common, ...names.aliases].join(' ')),
+]
 
 /**
  * What the shelf shows and searches of a card, and what its picture is addressed by. Written anew
