@@ -1,5 +1,6 @@
 export * from './breathRules'
 export * from './dose'
+export * from './doseRules'
 export * from './drawnRibbon'
 export * from './phaseOffered'
 export * from './phase'

@@ -14,6 +14,9 @@ const completenessRules: Rule[] = SECTIONS.map(({ id, title }) => ({
   check: (card) => completeness(card).find((section) => section.id === id)!.missing,
 }))
 
+/** Hours that schools ask for lie well within these: 1 after fruit, 3 after a meal, 4 on an empty stomach. */
+const USUAL_GAP = { least: 0.75, most: 6 }
+
 const NAMED = { step: 'steps', cue: 'cues', rung: 'rungs' } as const
 
 function doubles(card: Card): Found[] {
@@ -118,6 +121,16 @@ export const cardRules: readonly Rule[] = [
             ]
           : []
       ),
+  },
+  {
+    id: 'card/usual-meal-gap',
+    ...RULE_WORDS['card/usual-meal-gap'],
+    source: 'common practice',
+    severity: 'note',
+    check: ({ when: { mealGapHours: hours = 0 } }) =>
+      hours === 0 || (hours >= USUAL_GAP.least && hours <= USUAL_GAP.most)
+        ? []
+        : [{ where: 'when.mealGapHours', message: SAY.card.mealGap(hours) }],
   },
   ...completenessRules,
 ]

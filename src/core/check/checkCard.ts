@@ -9,7 +9,7 @@ import {
   runRules,
   type School,
 } from '../card'
-import { breathRules } from '../breath'
+import { breathRules, doseRules } from '../breath'
 import { figureRules, sideTruths } from '../figure'
 import { cautionRules } from '../cautions'
 import { ladderRules } from '../ladder'
@@ -25,6 +25,7 @@ export const RULES: readonly Rule[] = [
   ...nameRules,
   ...sideRules(sideTruths),
   ...breathRules,
+  ...doseRules,
   ...figureRules,
   ...senseRules,
   ...ladderRules,

@@ -1,4 +1,4 @@
-import { cueOf, finishedCards, lunge, stepsOf } from '../../../tests/support/cards'
+import { cueOf, demoCard, finishedCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { type Card, DEFAULT_SCHOOL, SECTIONS, withValue } from '../card'
 import { conditions } from '../cautions'
 import { form, ladderCard, squats } from '../../../tests/support/ladders'
@@ -187,6 +187,15 @@ const CASES: Record<string, [fires: Card, silent: Card]> = {
   ],
   'breath/cycle-is-marked': [moving({}), cycle()],
   'breath/cycle-counts-once': [cycle(2), cycle()],
+  'breath/usual-dose': [
+    lunge({ stay: { breaths: 60, repeats: 1 } }),
+    lunge({ stay: { breaths: 10, repeats: 1 } }),
+  ],
+  'card/usual-meal-gap': [
+    lunge({ when: { mealGapHours: 0.2, timeOfDay: '' } }),
+    lunge({ when: { mealGapHours: 1.5, timeOfDay: '' } }),
+  ],
+  'sense/family-fits': [{ ...demoCard('seated-fold'), base: 'standing' }, demoCard('seated-fold')],
   'figure/can-be-read': [
     figure({ angles: { leftWing: { flexion: 3 } } }),
     figure({ angles: {}, contacts: FEET }),
@@ -363,6 +372,10 @@ const CASES: Record<string, [fires: Card, silent: Card]> = {
   'mistakes/says-what-to-do': [
     mistake({ say: 'Don’t let the knee roll in.' }),
     mistake({ say: 'Press the foot down, don’t grip the toes.' }),
+  ],
+  'mistakes/cue-says-what-to-do': [
+    cue('Don’t let the left knee roll in.'),
+    cue('Press the left foot down, don’t grip the toes.'),
   ],
   'mistakes/one-breath': [
     mistake({ say: 'Press the whole of the left foot down into the floor, slowly.' }),

@@ -2,7 +2,7 @@ import { paceOf, speechSeconds } from '../breath'
 import { type Card, type Found, type Rule, type School, usualRule } from '../card'
 import { LABELS, mistakeWordsOf, readerOf, touchWordsOf } from '../language'
 import { partsIn } from '../reading'
-import { plainText } from '../sides'
+import { plainText, sidedLines } from '../sides'
 import { oneWording } from './alike'
 
 type Words = NonNullable<ReturnType<typeof mistakeWordsOf>>
@@ -50,6 +50,15 @@ function onlyForbids(card: Card, words: Words, school: School): Found[] {
     ]
   })
 }
+
+/** Cues that only forbid, those that a rung says in place of them too. */
+const cuesForbid = (card: Card, words: Words): Found[] =>
+  sidedLines(card).flatMap(({ where, text, owner }): Found[] =>
+    CUES.has(owner.of) && words.onlyForbids(text)
+      ? [{ where, message: words.onlyForbidsTold(text) }]
+      : []
+  )
+const CUES: ReadonlySet<string> = new Set(['cue', 'insteadCue'])
 
 function tooLong(card: Card, words: Words, school: School): Found[] {
   const lasts = outBreath(card, school)
@@ -121,6 +130,7 @@ const noStance = (card: Card, words: TouchWords): Found[] =>
 /** The rules about what goes wrong and what is said to it, and about touch. */
 export const mistakeRules: readonly Rule[] = [
   usualRule('mistakes/says-what-to-do', 'mend', inWords(onlyForbids)),
+  usualRule('mistakes/cue-says-what-to-do', 'note', inWords(cuesForbid)),
   usualRule('mistakes/one-breath', 'mend', inWords(tooLong)),
   usualRule('mistakes/names-a-part', 'note', inWords(namesNoPart)),
   usualRule('mistakes/has-a-cue', 'note', inWords(withoutCue)),

@@ -8,9 +8,7 @@ const NOT_READ: LineRead = { instructions: [], notUnderstood: [] }
 /** A line as its language reads it, worked out once. */
 const read = rememberIn((text, language): LineRead => {
   const reader = readerOf(language)
-  return reader
-    ? reader.read(text)
-    : { ...NOT_READ, notUnderstood: text ? [[0, text.length]] : [] }
+  return reader ? reader.read(text) : { ...NOT_READ, notUnderstood: text ? [[0, text.length]] : [] }
 })
 
 /**

@@ -32,6 +32,7 @@ import {
 } from '../language'
 import { otherSide, sidedLines } from '../sides'
 import { finalDraft, type Form, formsOf } from './draft'
+import { familyFits } from './familyRule'
 import { partsIn, propsIn, readCard, readLine, type ReadLine } from './readLine'
 import { limbOf } from './settle'
 
@@ -51,9 +52,9 @@ function forms(card: Card): { words: Form[]; kept: Form[] } {
 
 /** A rule that reads the words of a card: it says nothing in a language that cannot be read. */
 const reading =
-  (check: (card: Card) => Found[]): Rule['check'] =>
-  (card) =>
-    readerOf(card.language) ? check(card) : []
+  (check: Rule['check']): Rule['check'] =>
+  (card, school) =>
+    readerOf(card.language) ? check(card, school) : []
 
 const isStep = ({ where }: ReadLine) => stepLists().some(({ list }) => where.startsWith(`${list}[`))
 const steps = (card: Card) => readCard(card).filter(isStep)
@@ -391,10 +392,12 @@ function propsNamed(card: Card): Found[] {
   const { setUp } = card
   // A set-up that is not written lists nothing yet.
   if (!setUp.place && setUp.props.length === 0) return []
-  const have = new Set([...setUp.props, setUp.place, setUp.note].flatMap(props))
+  // What only a rung uses is in the list of that rung; a note lists nothing.
+  const listed = [...setUp.props, setUp.place, ...card.ladder.flatMap((rung) => rung.props)]
+  const have = new Set(listed.flatMap(props))
   const told = new Set<string>()
-  return readCard(card).flatMap(({ where, text, field }) => {
-    if (field === 'setUp') return []
+  return readCard(card).flatMap(({ where, text }) => {
+    if (where === 'setUp.place') return []
     return props(text).flatMap((prop) => {
       if (have.has(prop) || told.has(prop)) return []
       told.add(prop)
@@ -614,7 +617,7 @@ function mistakeTouches(card: Card): Found[] {
 const rule = (
   id: keyof typeof RULE_WORDS & `sense/${string}`,
   severity: Rule['severity'],
-  check: (card: Card) => Found[]
+  check: Rule['check']
 ): Rule => usualRule(id, severity, reading(check))
 
 /** The rules about what the words of a card ask the body to do. */
@@ -629,5 +632,6 @@ export const senseRules: readonly Rule[] = [
   rule('sense/one-thing-asked', 'mend', askedOpposite),
   rule('sense/ground-up', 'note', groundUp),
   rule('sense/does-something', 'note', doesNothing),
+  rule('sense/family-fits', 'note', familyFits),
   rule('sense/mistake-meets-cue', 'note', mistakeTouches),
 ]

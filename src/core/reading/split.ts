@@ -1,4 +1,12 @@
-import { type Card, freshId, type Patch, rememberIn, stepIds, stepLists, type StepList } from '../card'
+import {
+  type Card,
+  freshId,
+  type Patch,
+  rememberIn,
+  stepIds,
+  stepLists,
+  type StepList,
+} from '../card'
 import { packOf } from '../language'
 import { readLine } from './readLine'
 

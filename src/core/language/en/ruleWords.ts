@@ -52,6 +52,10 @@ export const englishRules = {
     looksAt: 'The counter poses.',
     why: 'A pose does not balance itself.',
   },
+  'card/usual-meal-gap': {
+    looksAt: 'The hours after a meal.',
+    why: 'Schools ask for one hour to four, or for none; what lies far off was likely meant in minutes.',
+  },
   'card/claims-have-a-basis': {
     looksAt: 'Effects marked as published.',
     why: 'A claim stands on a source that the reader can look up, or is marked as tradition or experience.',
@@ -146,6 +150,11 @@ export const englishRules = {
     looksAt: 'Steps of a cycle that repeat by themselves, too.',
     why: 'Both counts multiply, which is seldom meant.',
   },
+  'breath/usual-dose': {
+    looksAt:
+      'Counts and times that are far from what is practised: stays, repeats, single breaths, the pause between the sides.',
+    why: 'A nought too many makes a stay of ten minutes out of one; whoever means it loses nothing by a word.',
+  },
   'figure/can-be-read': {
     looksAt: 'The data of the figures.',
     why: 'A figure that cannot be read is not drawn.',
@@ -215,6 +224,10 @@ export const englishRules = {
     looksAt: 'Steps in that move nothing and prepare nothing.',
     why: 'A breath with nothing to do is a breath in which the class waits.',
   },
+  'sense/family-fits': {
+    looksAt: 'The base and the spine direction that a card is filed under, against its form.',
+    why: 'The map of the deck, the verdicts and what is offered in place of a card go by its family.',
+  },
   'sense/mistake-meets-cue': {
     looksAt: 'Whether what is said to mend a mistake is about the part that its cue is about.',
     why: 'A correction elsewhere leaves the mistake as it is.',
@@ -250,6 +263,10 @@ export const englishRules = {
   'mistakes/says-what-to-do': {
     looksAt: 'Corrections that only say what not to do.',
     why: 'A body follows what it is told to do; “don’t” leaves it with nothing to do.',
+  },
+  'mistakes/cue-says-what-to-do': {
+    looksAt: 'Cues that only say what not to do.',
+    why: 'A cue is said to someone who does something; “don’t” leaves the body with nothing to do.',
   },
   'mistakes/one-breath': {
     looksAt: 'Whether a correction can be said within one out-breath.',

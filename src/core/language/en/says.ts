@@ -132,6 +132,18 @@ export const englishSays = {
       `The card is done ${times} times, and no step is marked as part of what is repeated.`,
     cycleTwice: (rounds: number, each: number | undefined, all: number) =>
       `This step is part of the cycle, done ${rounds} times, and repeats ${each} times in each: ${all} in all.`,
+    dose: {
+      often: (times: number, manner: string, most: number) =>
+        `${times} times is far from what is usual: a ${manner} card is done ${most} times at most. Is the count right?`,
+      long: (lasts: string, most: string) =>
+        `This stays for ${lasts}; such a form is usually left after ${most} at most. Is the count right?`,
+      short: (lasts: string) =>
+        `This stays for ${lasts}; a restorative form is stayed in for minutes. Is the count right?`,
+      phase: (lasts: string, most: number) =>
+        `This one breath lasts ${lasts}; nobody breathes in or out for more than ${most} s in a class. Is it meant to be a stay?`,
+      between: (breaths: number) =>
+        `${breaths} breaths between the sides; one or two are usual. Is the count right?`,
+    },
   },
   card: {
     double: (id: string, what: string) =>
@@ -141,6 +153,8 @@ export const englishSays = {
     dead: (to: string | undefined, id: string) => `There is no ${to} “${id}” on this card.`,
     references: 'More than one rung is marked as the reference; keep one.',
     ownCounter: 'The card names itself as its counter pose.',
+    mealGap: (hours: number) =>
+      `${hours} h after a meal is far from what schools ask: 1 to 4 h, or 0 for what is done right after one. Is it meant in hours?`,
     unchecked: (why: string) =>
       `This card could not be checked (${why}). What you wrote is safe; nothing is said of it until it can be.`,
     noSource: 'This effect is marked as published but names no source.',
@@ -260,6 +274,28 @@ export const englishSays = {
     nothing: 'This step moves nothing and prepares nothing, as far as the words tell.',
     mistake: (said: string, region: string) =>
       `The correction is about ${said}; its cue is about ${region}.`,
+    family: {
+      base: (base: string, rests: readonly string[]) =>
+        `The card is filed under “${base}”, and its form rests on ${rests.join(', ')}.`,
+      twist: (is: number) =>
+        `The card is filed as a twist, and its form turns the trunk by ${is}°.`,
+      side: (is: number) =>
+        `The card is filed as a side bend, and its form bends the trunk sideways by ${is}°.`,
+      forward: (back: number) =>
+        back > 0
+          ? `The card is filed as a forward bend, and its form bends back by ${back}°.`
+          : 'The card is filed as a forward bend, and its form is upright.',
+      back: (is: number) =>
+        `The card is filed as a back bend, and its form bends forward by ${is}°.`,
+      lengthen: {
+        bend: 'bends forward',
+        arch: 'bends back',
+        side: 'bends sideways',
+        turn: 'turns',
+      },
+      lengthened: (what: string, is: number) =>
+        `The card is filed as lengthening, and its form ${what} by ${is}°.`,
+    },
   },
 }
 
