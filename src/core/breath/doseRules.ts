@@ -29,6 +29,8 @@ const HELD_MOST: Record<Card['base'], number> = {
   seated: 600,
   supine: 600,
 }
+/** A spine that is bent or turned is held for a few minutes at most. */
+const BENT_MOST = 300
 /** A restorative form is stayed in for minutes; in seconds. */
 const RESTORATIVE = { least: 60, most: 1800 }
 /** A moving card is done 5 to 10 times, a hold once or a few times. */
@@ -47,14 +49,16 @@ const staysOf = (card: Card): { where: string; stay: Stay }[] =>
     stay: valueAt(card, where) as Stay,
   }))
 
-function stayed({ base, manner }: Card, stay: Stay, pace: Pace): string | null {
+function stayed({ base, spine, manner }: Card, stay: Stay, pace: Pace): string | null {
   const say = SAY.breath.dose
   const repeats = repeatsOf(stay)
   if (repeats > REPEATS_MOST[manner])
     return say.often(repeats, LABELS.manner[manner], REPEATS_MOST[manner])
   const seconds = staySecondsOnce(stay, stay.pace ?? pace)
   const [least, most] =
-    manner === 'restorative' ? [RESTORATIVE.least, RESTORATIVE.most] : [0, HELD_MOST[base]]
+    manner === 'restorative'
+      ? [RESTORATIVE.least, RESTORATIVE.most]
+      : [0, spine === 'lengthen' ? HELD_MOST[base] : Math.min(HELD_MOST[base], BENT_MOST)]
   const told = LABELS.duration(seconds)
   if (seconds > most) return say.long(told, LABELS.duration(most))
   if (seconds > 0 && seconds < least) return say.short(told)

@@ -127,6 +127,29 @@ const unknownConditions = (card: Card, school: School): Found[] =>
     ]
   })
 
+/** Conditions that stand on the card twice, by whatever names. */
+const twice = (card: Card, school: School): Found[] => {
+  const { typed } = judgedCard(card, school)
+  return typed.flatMap(({ caution, at, condition }, i): Found[] => {
+    const before =
+      condition && typed.slice(0, i).find((each) => each.condition?.id === condition.id)
+    return before
+      ? [
+          {
+            where: `cautions[${at}].condition`,
+            message: SAY_CAUTIONS.twice(
+              caution.condition,
+              before.caution.condition,
+              before.at + 1,
+              said(before.caution.verdict),
+              said(caution.verdict)
+            ),
+          },
+        ]
+      : []
+  })
+}
+
 /** Conditions with which every rung is to be avoided, and no other card is named. */
 function noWayOut(card: Card, school: School): Found[] {
   // A rung by itself, and a card on which nobody has been thought of yet, lead nowhere.
@@ -216,6 +239,7 @@ export const cautionRules: readonly Rule[] = [
   usualRule('cautions/no-ground', 'note', stricterThanUsual),
   usualRule('cautions/reason-holds', 'mend', staleReasons, { source: 'school' }),
   usualRule('cautions/condition-known', 'note', unknownConditions),
+  usualRule('cautions/condition-once', 'mend', twice),
   usualRule('cautions/way-out', 'mend', noWayOut),
   usualRule('cautions/instead-open', 'mend', () => [], { deck: insteadOpen }),
   usualRule('cautions/can-tell', 'note', cannotTell, { whenAsked: true }),

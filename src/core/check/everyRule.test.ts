@@ -57,6 +57,13 @@ const knee = (target: number) => ({
   ],
 })
 
+const caution = (condition: string): Card['cautions'][number] => ({
+  condition,
+  verdict: 'ask-first',
+  say: 'Ask your clinician first.',
+})
+const called = (sanskrit: string) => lunge({ names: { ...lunge().names, sanskrit } })
+
 const marked = (part: string) => ({
   ...figure({ angles: {}, contacts: FEET }),
   alignment: [cueOf('Press the left foot down.', { mark: { kind: 'press', part } })],
@@ -373,6 +380,11 @@ const CASES: Record<string, [fires: Card, silent: Card]> = {
     mistake({ say: 'Don’t let the knee roll in.' }),
     mistake({ say: 'Press the foot down, don’t grip the toes.' }),
   ],
+  'cautions/condition-once': [
+    lunge({ cautions: [caution('vertigo'), caution('dizziness')] }),
+    lunge({ cautions: [caution('vertigo'), caution('osteoporosis')] }),
+  ],
+  'names/near-a-known-word': [called('matsendrāsana'), called('matsyāsana')],
   'mistakes/cue-says-what-to-do': [
     cue('Don’t let the left knee roll in.'),
     cue('Press the left foot down, don’t grip the toes.'),

@@ -143,8 +143,8 @@ export interface Lexicon {
   claims: (text: string, context: Pick<LineContext, 'place'>) => SideClaim[]
   /** Pairs of side words in a line that depend on one another. */
   pairs: (text: string, pose: Pose) => SidePair[]
-  /** The limbs that a line names with their side, each by its plain name. */
-  limbs: (text: string) => { word: SideWord; limb: string }[]
+  /** The limbs that a line names with their side, each by its plain name and by where it is. */
+  limbs: (text: string) => { word: SideWord; limb: string; place: string }[]
   /** The role that the side of a pose is named by; null when it is none of these. */
   namedRole: (namedBy: string) => SideRole | null
   /** Words that keep a line to one side; null when it is said for both. */

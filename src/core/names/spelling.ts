@@ -1,3 +1,4 @@
+import { distance } from 'fastest-levenshtein'
 import { searchKey } from '../search'
 import { SANSKRIT_WORDS } from './sanskritWords'
 
@@ -71,5 +72,34 @@ export function misspellings(name: string): Misspelling[] {
       return [{ ...found, offered: unmarked ? null : offered }]
     }
     return NOT_IAST.test(tidy) ? [{ ...found, offered: null }] : []
+  })
+}
+
+/** Words with fewer letters before their seat are often one letter apart and both right. */
+const STEM = 6
+const SEATED = /āsana$/
+
+/**
+ * Words of a Sanskrit name that are in no list, and one letter away from one that is: likely
+ * misspelt, and not surely.
+ * @example nearMisses('matsendrāsana')[0]!.offered // 'matsyendrāsana'
+ */
+export function nearMisses(name: string): Misspelling[] {
+  const whole = name.normalize('NFC')
+  const told = new Set(misspellings(name).map(({ at }) => at))
+  return [...whole.matchAll(/[\p{L}\p{M}’'-]+/gu)].flatMap((match): Misspelling[] => {
+    const [word] = match
+    const tidy = tidyIast(word)
+    if (told.has(match.index) || known.get(searchKey(tidy))?.has(tidy)) return []
+    const stem = tidy.replace(SEATED, '')
+    const near = SANSKRIT_WORDS.filter(
+      (each) =>
+        SEATED.test(each) === SEATED.test(tidy) &&
+        Math.min(stem.length, each.replace(SEATED, '').length) >= STEM &&
+        distance(searchKey(tidy), searchKey(each)) === 1
+    )
+    return near.length === 1
+      ? [{ word, at: match.index, offered: asCased(near[0]!, word), unmarked: false }]
+      : []
   })
 }

@@ -362,6 +362,20 @@ export function formsOf(
   return found
 }
 
+const both = new WeakMap<Card, { words: Form[]; kept: Form[] }>()
+/** The forms of a card as its words alone move it, and with those that are kept; worked out once. */
+export function bothForms(card: Card): { words: Form[]; kept: Form[] } {
+  const before = both.get(card)
+  if (before) return before
+  const kept = formsOf(card)
+  const now = {
+    kept,
+    words: kept.some((form) => form.kept) ? formsOf(card, { kept: false }) : kept,
+  }
+  both.set(card, now)
+  return now
+}
+
 /** The chain of forms that the words of a card make, each with a body that stands in it. */
 export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>
   formsOf(card, options).map(({ id, where, figure, did, sure, kept, idle }) => ({

@@ -1,4 +1,4 @@
-import { type Card, rememberIn } from '../card'
+import { type Card, rememberIn, stepLists } from '../card'
 import { type BodyPart, type Instruction, type LineRead, type Place, readerOf } from '../language'
 import { sidedLines } from '../sides'
 import { knownOf, type Known, nothingKnown, settle } from './settle'
@@ -37,6 +37,10 @@ export interface ReadLine extends LineRead {
   text: string
   field: string
 }
+
+/** Whether a line is that of a step. */
+export const isStep = ({ where }: ReadLine): boolean =>
+  stepLists().some(({ list }) => where.startsWith(`${list}[`))
 
 /** The fields whose lines move the body, in the order of the work. */
 const MOVING = ['enter', 'alignment', 'otherWay', 'exit']

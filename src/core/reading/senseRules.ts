@@ -1,26 +1,5 @@
-import {
-  type Card,
-  type Cue,
-  type Found,
-  REGIONS,
-  type Rule,
-  type Side,
-  stepLists,
-  usualRule,
-} from '../card'
-import {
-  askedAngles,
-  bodyOf,
-  type Figure,
-  finalPlace,
-  indexOf,
-  jointOf,
-  keyframesOf,
-  place,
-  type Placed,
-  type Segment,
-  solved,
-} from '../figure'
+import { type Card, type Cue, type Found, REGIONS, type Rule, type Side, usualRule } from '../card'
+import { type Figure, keyframesOf } from '../figure'
 import {
   type BodyPart,
   IN_THE_MIDDLE,
@@ -31,24 +10,13 @@ import {
   type Way,
 } from '../language'
 import { otherSide, sidedLines } from '../sides'
-import { finalDraft, type Form, formsOf } from './draft'
+import { bothForms } from './draft'
 import { familyFits } from './familyRule'
-import { partsIn, propsIn, readCard, readLine, type ReadLine } from './readLine'
-import { limbOf } from './settle'
-
-/** The forms of a card as its words move it, worked out once for the rules that ask. */
-const remembered = new WeakMap<Card, { words: Form[]; kept: Form[] }>()
-function forms(card: Card): { words: Form[]; kept: Form[] } {
-  const before = remembered.get(card)
-  if (before) return before
-  const kept = formsOf(card)
-  const now = {
-    kept,
-    words: kept.some((form) => form.kept) ? formsOf(card, { kept: false }) : kept,
-  }
-  remembered.set(card, now)
-  return now
-}
+import { SIDES } from './moves/stance'
+import { isStep, partsIn, propsIn, readCard, readLine, type ReadLine } from './readLine'
+import { limbOf, oneSide } from './settle'
+import { angle, ARM_ON, CLEARLY, LEG_ON, onFloor, raised, restsOn } from './shownLimbs'
+import { wordsAndFigure } from './wordsAndFigure'
 
 /** A rule that reads the words of a card: it says nothing in a language that cannot be read. */
 const reading =
@@ -56,168 +24,8 @@ const reading =
   (card, school) =>
     readerOf(card.language) ? check(card, school) : []
 
-const isStep = ({ where }: ReadLine) => stepLists().some(({ list }) => where.startsWith(`${list}[`))
 const steps = (card: Card) => readCard(card).filter(isStep)
 const cues = (card: Card) => readCard(card).filter(({ field }) => field === 'alignment')
-
-const SIDES: readonly Side[] = ['left', 'right']
-const oneSide = (side: Instruction['side'] | undefined): side is Side =>
-  side === 'left' || side === 'right'
-
-// Words and the figure that is kept
-
-const TURNED = 8
-const BENT = 40
-const STRAIGHT = 15
-const FAR_DEGREES = 25
-/** In statures. */
-const CLEARLY = 0.12
-
-const asked = new WeakMap<Figure, number[]>()
-function angle(figure: Figure, joint: string, name: string): number {
-  const angles = asked.get(figure) ?? askedAngles(figure)
-  asked.set(figure, angles)
-  return angles[indexOf(joint, name)]!
-}
-
-/** How high a hand is beside its shoulder, in statures; angles alone tell it. */
-function raised(figure: Figure, side: Side): number {
-  const placed =
-    stood.get(figure) ?? (figure.contacts.length > 0 ? solved(figure) : standing(figure)).placed
-  stood.set(figure, placed)
-  const at = (name: string) => placed.origins[jointOf(`${side}${name}` as Segment)]![1]
-  return at('Hand') - at('UpperArm')
-}
-const stood = new WeakMap<Figure, Placed>()
-const standing = (figure: Figure) => {
-  const body = bodyOf(figure.body)
-  return { placed: place(body, { root: [0, 0, 0], angles: askedAngles(figure) }) }
-}
-
-const LEG_ON = /^(left|right) (?:sole|toes|heel|knee|shin|leg|outer foot|top of foot)$/
-const ARM_ON = /^(left|right) (?:palm|hand|fist|fingertips|forearm|elbow)$/
-
-const onFloor = ({ contacts }: Figure, side: Side) =>
-  contacts.some(({ part, on }) => LEG_ON.exec(part)?.[1] === side && !/^(?:left|right)/.test(on))
-
-/** The limb that a hand or a foot of a side rests on; thigh and shin are one beside the knee. */
-const restsOn = ({ contacts }: Figure, side: Side, parts: RegExp) =>
-  contacts.find(({ part, on }) => parts.exec(part)?.[1] === side && /^(?:left|right)/.test(on))
-
-const atKnee = ({ on, along = 0.5 }: { on: string; along?: number }) =>
-  on.endsWith('thigh') ? along > 0.7 : on.endsWith('shin') ? along < 0.3 : false
-
-/** What of the words, up to a line, a kept figure goes against. */
-function against(card: Card, told: readonly Instruction[], words: Figure, kept: Figure): string[] {
-  const say = SAY.sense.figure
-  const found: string[] = []
-  const last = (want: (n: Instruction) => boolean) => told.findLast(want)
-  const turn = (figure: Figure) =>
-    angle(figure, 'ribs', 'rotation') + angle(figure, 'lowBack', 'rotation')
-  const leans = (figure: Figure) =>
-    angle(figure, 'ribs', 'lateralFlexion') +
-    angle(figure, 'lowBack', 'lateralFlexion') +
-    angle(figure, 'pelvis', 'lean')
-  const sideways = (action: Instruction['action'], of: (figure: Figure) => number) => {
-    const n = last(
-      (each) => each.action === action || (action === 'twist' && each.action === 'release')
-    )
-    const way = n?.action === action && n.ways.find((each) => each === 'left' || each === 'right')
-    if (!way) return
-    const is = of(kept)
-    if (is * (way === 'left' ? 1 : -1) < -TURNED)
-      found.push(action === 'twist' ? say.turns(way) : say.bends(way))
-  }
-  if (card.base !== 'side-lying') {
-    sideways('twist', turn)
-    sideways('side-bend', leans)
-  }
-  for (const side of SIDES) {
-    const other = otherSide(side)
-    const named = (parts: readonly BodyPart[]) =>
-      last((n) => parts.includes(n.part) && (n.side === side || n.side === 'both') && !n.keeps)
-    for (const [pattern, parts] of [
-      [ARM_ON, ['hand', 'forearm', 'elbow', 'arm', 'fingers']],
-      [LEG_ON, ['foot', 'heel', 'ankle']],
-    ] as const) {
-      const asked = restsOn(words, side, pattern)
-      if (!asked || !named(parts)) continue
-      const own = restsOn(kept, side, pattern)
-      const swapped = restsOn(kept, other, pattern)
-      if (
-        own &&
-        own.on !== asked.on &&
-        !(atKnee(own) && atKnee(asked) && own.on.split(' ')[0] === asked.on.split(' ')[0])
-      )
-        found.push(say.restsOn(asked.part, asked.on, own.on))
-      else if (!own && swapped && swapped.on !== asked.on && !restsOn(words, other, pattern))
-        found.push(say.otherSide(asked.part, swapped.part))
-    }
-    const lifted = named(['leg', 'foot', 'knee'])
-    if (
-      lifted?.action === 'lift' &&
-      lifted.side === side &&
-      !onFloor(words, side) &&
-      onFloor(words, other) &&
-      onFloor(kept, side)
-    )
-      found.push(say.onFloor(side, !onFloor(kept, other)))
-    const arm = named(['arm', 'hand'])
-    if (
-      arm &&
-      ['lift', 'lower'].includes(arm.action) &&
-      arm.places.every(({ part }) => !part || part === 'head')
-    ) {
-      const [asked, is] = [raised(words, side), raised(kept, side)]
-      if (asked > CLEARLY && is < -CLEARLY) found.push(say.arm(side, 'up', 'down'))
-      if (asked < -CLEARLY && is > CLEARLY) found.push(say.arm(side, 'down', 'up'))
-    }
-    const knee = last(
-      (n) =>
-        ['bend', 'straighten'].includes(n.action) &&
-        ['knee', 'leg'].includes(n.part) &&
-        (n.side === side || n.side === 'both')
-    )
-    if (!knee) continue
-    const bent = angle(kept, `${side}Knee`, 'flexion')
-    const asked = angle(words, `${side}Knee`, 'flexion')
-    if (
-      knee.action === 'bend' &&
-      knee.amount?.unit === 'deg' &&
-      Math.abs(knee.amount.value! - bent) > FAR_DEGREES
-    )
-      found.push(say.degrees(side, knee.amount.value!, Math.round(bent)))
-    else if (knee.action === 'bend' && asked > BENT && bent < STRAIGHT)
-      found.push(say.knee(side, 'bend', 'straight'))
-    else if (knee.action === 'straighten' && asked < STRAIGHT && bent > BENT)
-      found.push(say.knee(side, 'straighten', 'bent'))
-  }
-  return [...new Set(found)]
-}
-
-function wordsAndFigure(card: Card): Found[] {
-  const { frames } = keyframesOf(card)
-  if (frames.length === 0) return []
-  const lines = readCard(card)
-  const { words } = forms(card)
-  const final = finalPlace(card)
-  return frames.flatMap(({ where, figure }) => {
-    const line =
-      where === final
-        ? finalDraft(card, words).where
-        : /^(?:enter|exit|otherWay)\[/.test(where)
-          ? where.replace(/figure$/, 'text')
-          : null
-    const form = line && words.find((each) => each.where === line)
-    if (!form) return []
-    const upTo = lines.findIndex((each) => each.where === line)
-    const told = lines
-      .slice(0, upTo + 1)
-      .filter((each) => isStep(each))
-      .flatMap(({ instructions }) => instructions)
-    return against(card, told, form.figure, figure).map((message) => ({ where, message }))
-  })
-}
 
 // Steps
 
@@ -232,7 +40,7 @@ const GOES = new Set<Instruction['action']>([
 ])
 
 function alreadyThere(card: Card): Found[] {
-  return forms(card).kept.flatMap(({ where, idle, did }, i) => {
+  return bothForms(card).kept.flatMap(({ where, idle, did }, i) => {
     // The first step may tell the set-up again.
     if (i < 2 || idle.length < did.filter((each) => each === 'moved').length) return []
     return idle
@@ -261,7 +69,7 @@ const USES = new Set<Instruction['action']>([
 ])
 
 function stillBusy(card: Card): Found[] {
-  const { kept } = forms(card)
+  const { kept } = bothForms(card)
   const before = new Map(kept.map((form, i) => [form.where, kept[i - 1]?.figure]))
   return steps(card).flatMap(({ where, instructions, text }) => {
     const figure = before.get(where)
@@ -317,8 +125,13 @@ function untold(card: Card, about: RegExp): boolean {
 const onLimbs = ({ contacts }: Figure) =>
   contacts.every(({ part }) => LEG_ON.test(part) || ARM_ON.test(part))
 
+const sits = ({ contacts }: Figure) => contacts.some(({ part }) => part === 'sit bones')
+/** Knees of a leg that is long, and of one that is folded, in degrees. */
+const STRAIGHT = 20
+const FOLDED = 70
+
 function takenBack(card: Card): Found[] {
-  const { kept } = forms(card)
+  const { kept } = bothForms(card)
   if (card.exit.length === 0) return []
   const [start, end] = [kept[0]!.figure, kept.at(-1)!.figure]
   const where = `exit[${card.exit.length - 1}].text`
@@ -326,6 +139,8 @@ function takenBack(card: Card): Found[] {
   const props = propsOf(card)
   const say = SAY.sense.left
   const found: string[] = []
+  // Who gets up, or lies down, on the way folds the legs as they come.
+  const seated = kept.every(({ figure }) => sits(figure))
   const lifts = (side: Side) =>
     steps(card).some(({ instructions }) =>
       instructions.some(
@@ -355,6 +170,9 @@ function takenBack(card: Card): Found[] {
       !untold(card, speaksOf.leg)
     )
       found.push(say.lifted(side))
+    const knee = (figure: Figure) => angle(figure, `${side}Knee`, 'flexion')
+    if (seated && knee(start) < STRAIGHT && knee(end) > FOLDED && !untold(card, speaksOf.leg))
+      found.push(say.leg(side))
     const held = restsOn(end, side, ARM_ON)
     if (held && !restsOn(start, side, ARM_ON) && !untold(card, speaksOf.armOrElbow))
       found.push(say.hand(side, held.on))

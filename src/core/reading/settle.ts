@@ -80,7 +80,9 @@ function learn({ roles }: Known, role: SideRole, side: Side) {
   }
 }
 
-const oneSide = (side: SideTold | undefined): side is Side => side === 'left' || side === 'right'
+/** Whether a part is told to be of one side. */
+export const oneSide = (side: SideTold | undefined): side is Side =>
+  side === 'left' || side === 'right'
 
 function sideOf(
   role: NonNullable<Instruction['role']>,

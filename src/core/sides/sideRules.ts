@@ -3,7 +3,16 @@ import { type Card, type Found, freshId, type On, type Patch, type Rule, type Si
 import { type Lexicon, packOf, type RelativeKind, type SideWord } from '../language'
 import { otherSide } from './mirrorCard'
 import { quick } from './quick'
-import { mistakeSlips, pairSlips, roleSlips, slipOf, type Truths, withWord, wordIn } from './slips'
+import {
+  mistakeSlips,
+  pairSlips,
+  roleSlips,
+  slipOf,
+  type Truths,
+  wholeMend,
+  withWord,
+  wordIn,
+} from './slips'
 import { type SidedLine, sidedLines } from './sidedLines'
 
 function unsureWords(card: Card, lexicon: Lexicon): Found[] {
@@ -207,7 +216,7 @@ function slips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
   const found: Found[] = []
   const seen = [...roleSlips(card, lexicon, truths), ...pairSlips(card, lexicon)]
   for (const slip of [...byLead, ...seen, ...mistakeSlips(card, lexicon)])
-    if (!found.some(({ where }) => where === slip.where)) found.push(slip)
+    if (!found.some(({ where }) => where === slip.where)) found.push(wholeMend(slip, card, lexicon))
   return found
 }
 

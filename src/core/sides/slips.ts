@@ -1,4 +1,4 @@
-import type { Card, Found, Side } from '../card'
+import { type Card, type Found, type Side, valueAt } from '../card'
 import { type Lexicon, SAY, type SideRole, type SideWord } from '../language'
 import { otherSide } from './mirrorCard'
 import { type SidedLine, sidedLines } from './sidedLines'
@@ -199,6 +199,30 @@ export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[]
   return found
 }
 
+/** The one side on which a line names a place of the limbs; null where it names none, or both. */
+function sideOf(text: string, of: string, lexicon: Lexicon): Side | null {
+  const sides = new Set(
+    lexicon.limbs(text).flatMap(({ word, place }) => (place === of ? (word.side ?? []) : []))
+  )
+  return sides.size === 1 ? [...sides][0]! : null
+}
+
+/**
+ * Of a cue about one foot, or one hand, the side word that is likely wrong: what goes wrong with it and
+ * what is said to it are both about the other one.
+ */
+function cueSlip(
+  cue: string,
+  { seen, say }: Pick<Card['mistakes'][number], 'seen' | 'say'>,
+  lexicon: Lexicon
+): SideWord | null {
+  const slip = lexicon.limbs(cue).find(({ place }) => {
+    const own = sideOf(cue, place, lexicon)
+    return own && [seen, say].every((text) => sideOf(text, place, lexicon) === otherSide(own))
+  })
+  return slip?.word ?? null
+}
+
 /**
  * A mistake that names a limb of one side, where the cue that it breaks is about the other one.
  * What is said to mend it can be about the other side, unless what is seen names this very limb.
@@ -207,6 +231,16 @@ export function mistakeSlips(card: Card, lexicon: Lexicon): Found[] {
   return card.mistakes.flatMap((mistake, i) => {
     const cue = card.alignment.find(({ id }) => id === mistake.cue)
     if (!cue) return []
+    const wrong = cueSlip(cue.text, mistake, lexicon)
+    if (wrong)
+      return [
+        slipOf(
+          `alignment[${card.alignment.indexOf(cue)}].text`,
+          cue.text,
+          wrong,
+          SAY.sides.saidElsewhere(mistake.seen)
+        ),
+      ]
     const sidesIn = (text: string, limb: string) =>
       new Set(lexicon.limbs(text).flatMap((each) => (each.limb === limb ? [each.word.side] : [])))
     return (['seen', 'why', 'say'] as const).flatMap((key) =>
@@ -225,19 +259,47 @@ export function mistakeSlips(card: Card, lexicon: Lexicon): Found[] {
   })
 }
 
+/** Pairs of side words in a line that cannot both be right. */
+const broken = (text: string, card: Card, lexicon: Lexicon) =>
+  lexicon
+    .pairs(text, card)
+    .filter(({ must, words: [a, b] }) => (a.side === b.side) !== (must === 'same'))
+
+/**
+ * A slip whose mend breaks the line elsewhere, with the word that hangs on it changed as well:
+ * “left knee beside the right” was meant the other way round as a whole. Where that does not
+ * help, nothing is offered.
+ */
+export function wholeMend(slip: Found, card: Card, lexicon: Lexicon): Found {
+  const patch = slip.fix?.patches[0]
+  if (!patch || !('value' in patch)) return slip
+  const value = patch.value as string
+  const [pair] = broken(value, card, lexicon)
+  if (!pair) return slip
+  const { fix: _, ...told } = slip
+  const before = lexicon.find(valueAt(card, slip.where) as string)
+  const kept = pair.words.find(
+    (word) => !before.some(({ start, side }) => start === word.start && side !== word.side)
+  )
+  const both = kept && withWord(value, kept, kept.other)
+  if (!both || broken(both, card, lexicon).length > 0) return told
+  return {
+    ...told,
+    fix: {
+      label: SAY.sides.sayOther(both),
+      patches: [{ path: slip.where, value: both }],
+    },
+  }
+}
+
 /** Two side words of one line that cannot both be right. */
 export function pairSlips(card: Card, lexicon: Lexicon): Found[] {
   // The other way of a twist leaves the legs as they are: an arm may come to the knee of its side.
   const lines = sidedLines(card).filter(({ field }) => field !== 'otherWay')
   return lines.flatMap(({ where, text }) =>
-    lexicon.pairs(text, card).flatMap(({ must, words: [a, b], told: words }): Found[] => {
-      if ((a.side === b.side) === (must === 'same')) return []
-      return [
-        {
-          where,
-          message: must === 'same' ? SAY.sides.pairSame(words) : SAY.sides.pairDiffers(words),
-        },
-      ]
-    })
+    broken(text, card, lexicon).map(({ must, told: words }): Found => ({
+      where,
+      message: must === 'same' ? SAY.sides.pairSame(words) : SAY.sides.pairDiffers(words),
+    }))
   )
 }

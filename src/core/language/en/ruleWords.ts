@@ -65,6 +65,10 @@ export const englishRules = {
       'Sanskrit names without their marks, and usual misspellings, by a list of the words of poses.',
     why: 'A name without its marks is said wrong, and cannot be written in Devanagari. IAST: ISO 15919 family.',
   },
+  'names/near-a-known-word': {
+    looksAt: 'Sanskrit words that are one letter away from a word of pose names.',
+    why: 'A letter is soon left out, and the Devanagari leaves it out as well.',
+  },
   'sides/unsure-word': {
     looksAt: 'Side words whose mirror word would not be read as a side.',
     why: 'A side word that stays the same on both sides sends the second side the wrong way.',
@@ -247,6 +251,10 @@ export const englishRules = {
   'cautions/condition-known': {
     looksAt: 'Whether the condition of a caution is in the list.',
     why: 'A condition by a name of its own is compared with nothing and found by nobody.',
+  },
+  'cautions/condition-once': {
+    looksAt: 'Conditions that stand on a card twice, by one name or by two.',
+    why: 'Whoever finds one of them reads no further.',
   },
   'cautions/way-out': {
     looksAt: 'Conditions with which every rung is to be avoided, and no other card is named.',

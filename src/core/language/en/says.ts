@@ -24,6 +24,8 @@ export const englishSays = {
   names: {
     spelt: (word: string, offered: string | null, unmarked: boolean) =>
       `“${word}” ${unmarked ? 'has no marks' : 'is not as IAST writes it'}${offered ? `: “${offered}”` : '; the right form is not in the list'}. Until then there is no Devanagari.`,
+    near: (word: string, near: string) =>
+      `“${word}” is in no list of words of pose names; “${near}” is, one letter away. A slip of the pen?`,
     write: (offered: string) => `Write “${offered}”`,
   },
   sides: {
@@ -233,6 +235,10 @@ export const englishSays = {
         `The words set the ${part} on the ${asked}; the figure has it on the ${is}.`,
       otherSide: (asked: string, is: string) =>
         `The words use the ${asked}; the figure uses the ${is}.`,
+      beside: (part: string, place: string, is: string) =>
+        `The words bring the ${part} to the ${place}; in the figure the ${is} is there.`,
+      besideOther: (part: string, asked: string, is: string) =>
+        `The words bring the ${part} to the ${asked}; in the figure it is at the ${is}.`,
       onFloor: (side: string, swapped: boolean) =>
         swapped
           ? `The words lift the ${side} leg; the figure lifts the other one.`
@@ -259,6 +265,7 @@ export const englishSays = {
         `At the end of the way out the ${side} foot is still off the floor.`,
       hand: (side: string, on: string) =>
         `At the end of the way out the ${side} hand is still on the ${on}.`,
+      leg: (side: string) => `At the end of the way out the ${side} leg is still folded.`,
       strap: 'At the end of the way out the strap is still on.',
     },
     noProp: (prop: string) => `The ${prop} is named here, and the set-up does not list it.`,

@@ -231,12 +231,24 @@ const MOVED = new RegExp(
 const LIMB =
   /^\s+(?:(?:front|back|upper|lower|outer|inner|whole|big|top|bottom|bent|straight|standing|lifted)\s+)*(foot|leg|knee|heel|toes?|shin|thigh|ankle|hip|arm|elbow|forearm|hand|shoulder|palm|wrist|buttock)(?:caps?|s)?\b/i
 
+/** Limbs that lie next to each other: what goes wrong with the toes is seen on the foot. */
+const PLACES: [place: string, limbs: RegExp][] = [
+  ['foot', /^(?:foot|heel|toe|ankle)$/],
+  ['knee', /^(?:knee|shin)$/],
+  ['hip', /^(?:hip|thigh|buttock)$/],
+  ['hand', /^(?:hand|palm|wrist)$/],
+  ['elbow', /^(?:elbow|forearm)$/],
+]
+
 const limbsOf =
   (find: Lexicon['find']): Lexicon['limbs'] =>
   (text) =>
     find(text).flatMap((word) => {
       const limb = word.role === 'swaps' && LIMB.exec(text.slice(word.end))?.[1]
-      return limb ? [{ word, limb: limb.toLowerCase().replace(/s$/, '') }] : []
+      if (!limb) return []
+      const name = limb.toLowerCase().replace(/s$/, '')
+      const place = PLACES.find(([, limbs]) => limbs.test(name))?.[0] ?? name
+      return [{ word, limb: name, place }]
     })
 
 const compiled = PATTERNS.map(([role, text, place]) => ({
