@@ -245,6 +245,222 @@ Level the hips.`
     `Level the sit bones.
 Keep the neck long.`
   ),
+  mk(
+    'Staff turned to one side',
+    'seated',
+    'twist',
+    'sided',
+    'direction turned',
+    `[in] Grow tall through the crown.
+[out] Turn the ribs to the right.
+[in] Lengthen up once more.
+[out] Turn a little further right.`,
+    `[in] Grow tall.
+[out] Come back to the middle.`,
+    `Keep both heels level.
+Weigh both sit bones down.
+Let the head turn last.`,
+    { stay: { breaths: 5, repeats: 1 }, when: { mealGapHours: 2, timeOfDay: 'evening' } }
+  ),
+  mk(
+    'Shoulder stand on blankets',
+    'inverted',
+    'lengthen',
+    'even',
+    '',
+    `[in] Press the arms into the mat.
+[out] Lift the legs over the hips.
+[in] Set the hands on the back.
+[out] Reach up through the heels.`,
+    `[out] Lower the knees to the forehead.
+[in] Bring the hands to the floor.
+[out] Roll down slowly.`,
+    `Keep the chin free of the chest.
+Press the elbows down.
+Reach the inner heels up.`,
+    {
+      setUp: { place: 'Lie on three folded blankets.', props: ['three blankets'], note: '' },
+      stay: { seconds: [60, 120], repeats: 1 },
+    }
+  ),
+  mk(
+    'Locust',
+    'prone',
+    'back',
+    'even',
+    '',
+    `[in] Lengthen the legs back.
+[out] Press the feet down.
+[in] Lift the chest and the arms.`,
+    `[out] Lower to the mat.
+[in] Turn the head to one side.`,
+    `Press the tops of the feet down.
+Reach the legs back, long and close.
+Look at the floor in front of you.`,
+    { stay: { seconds: [10, 20], repeats: 3, restBetween: { breaths: 2 } } }
+  ),
+  mk(
+    'Bridge with a strap',
+    'supine',
+    'back',
+    'even',
+    '',
+    `[in] Press the feet down.
+[out] Lengthen the tailbone to the knees.
+[in] Lift the hips.`,
+    `[out] Lower the spine slowly.
+[in] Let the knees rest together.`,
+    `Press the inner feet down.
+Knees in line with the hips.
+Keep a space under the chin.`,
+    {
+      setUp: {
+        place: 'Lie on your back, knees bent, a strap round the ankles.',
+        props: ['strap'],
+        note: '',
+      },
+      stay: { breaths: 5, breathsMost: 8, repeats: 2 },
+    }
+  ),
+  mk(
+    'Supported fold',
+    'seated',
+    'forward',
+    'even',
+    '',
+    `[in] Sit tall, legs long.
+[out] Fold over the bolster.
+[free] Rest the forehead.`,
+    `[in] Press the hands down and rise.
+[out] Sit and feel the back.`,
+    `Let the feet fall apart.
+Fold from the hips.
+Soften the shoulders.`,
+    {
+      manner: 'restorative',
+      setUp: { place: 'Sit on a blanket.', props: ['bolster', 'blanket'], note: '' },
+      stay: { seconds: [180, 300], repeats: 1 },
+    }
+  ),
+  mk(
+    'Leg lifts',
+    'supine',
+    'lengthen',
+    'sided',
+    'lifted leg',
+    `[in] Lift the right leg.
+[out] Lower the right leg.`,
+    `[in] Rest both legs.`,
+    `Press the left heel away.
+Keep the low back where it is.
+Leave the shoulders heavy.`,
+    {
+      manner: 'moving',
+      stay: { repeats: 6, repeatsMost: 8 },
+      when: { mealGapHours: 3, timeOfDay: '' },
+    }
+  ),
+  mk(
+    'Side stretch on the heels',
+    'kneeling',
+    'side',
+    'sided',
+    'side bent towards',
+    `[in] Reach the left arm up.
+[out] Bend to the right.
+[in] Lengthen the left side.`,
+    `[in] Rise to the middle.
+[out] Lower the arm.`,
+    `Keep both sit bones on the heels.
+Breathe into the left ribs.
+Look past the left elbow.`,
+    {
+      mistakes: [
+        {
+          seen: 'The left hip lifts.',
+          why: 'The bend moves into the low back.',
+          say: 'Sit the left hip down.',
+          cue: 'a1',
+          on: 'both',
+        },
+      ],
+      betweenSides: { breaths: 2, text: 'Sit still and feel both sides.' },
+    }
+  ),
+  mk(
+    'Plank on the knees',
+    'hands',
+    'lengthen',
+    'even',
+    '',
+    `[in] Press the hands down.
+[out] Walk the knees back.
+[in] Lengthen from knees to crown.`,
+    `[out] Sit back on the heels.`,
+    `Shoulders over the wrists.
+Push the floor away.
+Look between the hands.`,
+    {
+      stay: { breaths: 3, repeats: 3, restBetween: { breaths: 2 } },
+      cautions: [
+        {
+          condition: 'wrist trouble',
+          verdict: 'change',
+          say: 'Go on the fists, or on the forearms.',
+        },
+      ],
+      effects: [{ text: 'Drummers say the shoulders feel steadier.', basis: 'experience' }],
+    }
+  ),
+  mk(
+    'Tree at the wall',
+    'standing',
+    'lengthen',
+    'sided',
+    'lifted leg',
+    `[in] Shift onto the left foot.
+[out] Set the right foot on the left calf.
+[in] Reach both arms up.`,
+    `[out] Lower the arms.
+[in] Set the right foot down.`,
+    `Press the left big toe down.
+Turn the right knee out to the side.
+Level the hips.
+Look at one spot.`,
+    {
+      setUp: { place: 'Stand with your back to the wall.', props: [], note: '' },
+      assists: [
+        {
+          text: 'Rest a hand on the outer right hip.',
+          stance: 'Stand wide beside the standing leg.',
+          breath: 'out',
+          on: 'both',
+        },
+      ],
+    }
+  ),
+  mk(
+    'Resting on the left side',
+    'side-lying',
+    'lengthen',
+    'even',
+    '',
+    `[out] Let the head sink.
+[free] Rest.`,
+    `[in] Press the top hand down.
+[out] Come up slowly, the head last.`,
+    `Bend the knees a little.
+Let the shoulders sink.`,
+    {
+      manner: 'restorative',
+      setUp: {
+        place: 'Lie on the {left} side, a blanket under the head.',
+        props: ['blanket'],
+        note: '',
+      },
+      stay: { seconds: [300, 600], repeats: 1 },
+    }
+  ),
 ]
 
 const craft = RULES.filter((rule) => !rule.id.endsWith('-complete'))

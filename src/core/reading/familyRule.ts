@@ -52,7 +52,7 @@ const HARDLY = 8
 const FAR = { bend: 40, side: 25, turn: 25 }
 const UPRIGHT = 20
 
-function offSpine(spine: Card['spine'], { pose, placed }: Solved): string | null {
+function offSpine({ base, spine }: Card, { pose, placed }: Solved): string | null {
   const say = SAY.sense.family
   const of = (name: string) =>
     Math.round(pose.angles[indexOf('lowBack', name)]! + pose.angles[indexOf('ribs', name)]!)
@@ -72,7 +72,9 @@ function offSpine(spine: Card['spine'], { pose, placed }: Solved): string | null
     case 'lengthen': {
       const { bend: forward, arch, side: sideways, turn: turns } = say.lengthen
       if (Math.abs(turn) > FAR.turn) return say.lengthened(turns, Math.abs(turn))
-      if (Math.abs(side) > FAR.side) return say.lengthened(sideways, Math.abs(side))
+      // Who lies on one side lies on a shoulder and a hip.
+      if (base !== 'side-lying' && Math.abs(side) > FAR.side)
+        return say.lengthened(sideways, Math.abs(side))
       if (Math.abs(bend) > FAR.bend)
         return say.lengthened(bend > 0 ? forward : arch, Math.abs(bend))
       return null
@@ -88,7 +90,7 @@ export const familyFits: Rule['check'] = (card): Found[] => {
   const form = finalForm(card)
   if (!form) return []
   const base = offBase(card.base, form.figure)
-  const spine = offSpine(card.spine, solved(form.figure))
+  const spine = offSpine(card, solved(form.figure))
   return [
     ...(base ? [{ where: 'base', message: base }] : []),
     ...(spine ? [{ where: 'spine', message: spine }] : []),

@@ -102,6 +102,9 @@ function sideOf(
 function remember(known: Known, { action, part, side, ways, places }: Instruction) {
   const limb = limbOf(part)
   if (limb && side) known.limbs.set(limb, side)
+  // Where both are up, no one of them is.
+  if (limb === 'arm' && side === 'both' && action === 'lift')
+    for (const role of ['up', 'low'] as const) known.roles.delete(role)
   if (action === 'side-bend' || action === 'lie') {
     const way = ways.find((each) => each === 'left' || each === 'right')
     if (way === 'left' || way === 'right') learn(known, 'low', way)
@@ -140,6 +143,12 @@ function meantAgain(part: BodyPart, limb: Limb, before: Known['parts']): SideTol
   return sides.size === 1 ? [...sides][0]! : null
 }
 
+/** The one limb that is up, where the limb is brought down again: lower the arm. */
+function broughtBack({ action, part }: Instruction, limb: Limb, { roles }: Known): SideTold {
+  if (action !== 'lower' || !['arm', 'hand', 'leg', 'foot'].includes(part)) return null
+  return roles.get(limb === 'arm' ? 'up' : 'lifted') ?? null
+}
+
 /**
  * Settles the sides of the instructions of one line: relative words by what is known, and a part
  * of a limb with no side by the limb that the same line moved before. What cannot be settled
@@ -157,7 +166,10 @@ export function settle(instructions: readonly Instruction[], known: Known): Inst
       if (side) role = undefined
     } else if (side === null && limb && !IN_THE_MIDDLE.has(instruction.part)) {
       // The arm that this line moved, or the line before: lower the arm.
-      const own = inLine.get(limb) ?? meantAgain(instruction.part, limb, before)
+      const own =
+        inLine.get(limb) ??
+        meantAgain(instruction.part, limb, before) ??
+        broughtBack(instruction, limb, known)
       if (oneSide(own)) side = own
     }
     const places = instruction.places.map((place) => settlePlace(place, side, limb, known, inLine))

@@ -9,6 +9,38 @@ const lines = (text: string) =>
     .map((line) => line.trim())
 
 const SWAPPED = lines(`
+  Turn a little further right. | Turn a little further left.
+  Go a little further right on each breath. | Go a little further left on each breath.
+  Walk the hands a little further right. | Walk the hands a little further left.
+  Lean slightly more right. | Lean slightly more left.
+  Rotate still more right. | Rotate still more left.
+  Turn a little more left. | Turn a little more right.
+  No further right than the shoulder. | No further left than the shoulder.
+  Settle further left than you did on the first side. | Settle further right than you did on the first side.
+  The further right you turn, the longer you grow. | The further left you turn, the longer you grow.
+  Go no further right. | Go no further left.
+  Go further right away from the wall. | Go further left away from the wall.
+  First right, then left, then both. | First left, then right, then both.
+  Right, then left, then rest. | Left, then right, then rest.
+  Face house right for the first round. | Face house left for the first round.
+  Turn stage left and bow. | Turn stage right and bow.
+  Begin right, then left. | Begin left, then right.
+  Sway right, then left, then settle. | Sway left, then right, then settle.
+  Tip the head left, then right, then let it rest. | Tip the head right, then left, then let it rest.
+  Twice right, then twice left. | Twice left, then twice right.
+  Look right, then, slowly, left. | Look left, then, slowly, right.
+  Once right, once left, once through the middle. | Once left, once right, once through the middle.
+  Left-foot-forward stance. | Right-foot-forward stance.
+  Right-leg-lead, both rounds. | Left-leg-lead, both rounds.
+  Bend the (R) knee. | Bend the (L) knee.
+  Step the R. foot back. | Step the L. foot back.
+  Rt knee over rt ankle. | Lt knee over lt ankle.
+  Reach the leftmost finger to the wall. | Reach the rightmost finger to the wall.
+  Do the left twice if it is the stiffer one. | Do the right twice if it is the stiffer one.
+  If the left feels left behind, wait for it. | If the right feels left behind, wait for it.
+  What the right hand knows, the left hand learns. | What the left hand knows, the right hand learns.
+  Is the block at the right height for the left hand? | Is the block at the right height for the right hand?
+  Come up through the right. | Come up through the left.
   Turn right in the waist. | Turn left in the waist.
   Lean right onto the hand. | Lean left onto the hand.
   Shift right into the hip. | Shift left into the hip.
@@ -424,6 +456,16 @@ const SWAPPED = lines(`
 `)
 
 const STAYING = lines(`
+  There is a little further left to go.
+  There is a little more left to give.
+  Keep some more left for the end.
+  The audience left the hall.
+  The whole audience left early.
+  A violin left the stage before the others.
+  The righting reflex brings the head upright.
+  Start with whichever side feels right.
+  Fold right over the thigh.
+  Sit right back on the heels.
   Breathe right into the low back.
   Place it right under the shoulder.
   Right, now sweep the arms up.

@@ -213,6 +213,10 @@ function sideBeside({ before, after }: Around): boolean {
         (before[1]?.word === '-' && isSide(before[2]?.word)) ||
         (before[1]?.word === 'to' && isSide(before[before[2]?.word === '-' ? 3 : 2]?.word)))) ||
     (after[0]?.word === ',' && isSide(after[1]?.word) && endsNoQuestion(after[2]?.word)) ||
+    (after[0]?.word === ',' &&
+      /^(?:and|or|then)$/.test(after[1]?.word ?? '') &&
+      isSide(after[2]?.word) &&
+      endsThere(after[3]?.word)) ||
     (before[0]?.word === ',' && isSide(before[1]?.word) && endsNoQuestion(after[0]?.word)) ||
     (/^(?:and|or|then)$/.test(before[0]?.word ?? '') &&
       before[1]?.word === ',' &&
@@ -273,6 +277,18 @@ function hasDeterminer({ before }: Around): boolean {
 const TO_A_PLACE =
   /^(?:to|from|toward|towards|on|of|onto|facing|at|for|into|by|than|via|per|favour|favor)$/
 
+/** "A little further right": there is no further of what is correct, or of what remains. */
+const goesFurther = ({ before, after }: Around): boolean =>
+  /^(?:further|farther)$/.test(before[0]?.word ?? '') &&
+  !(after[0]?.word === 'to' && after[1]?.word === 'go')
+
+/** "Stage left", "house right": sides of a room that is played in. */
+const inTheHall = ({ before: [where, from] }: Around): boolean =>
+  /^(?:stage|house|camera|audience)$/.test(where?.word ?? '') &&
+  (TO_A_PLACE.test(from?.word ?? '') ||
+    TURNERS.has(from?.word ?? '') ||
+    ROAMERS.has(from?.word ?? ''))
+
 // Right.
 
 const COPULA =
@@ -299,6 +315,7 @@ function readRight(here: Around): Reading {
   const first = p1 === undefined || p1 === '“' || p1 === '"'
 
   if (/^angle(?:s|d)?$/.test(n1 ?? '')) return 'plain'
+  if (goesFurther(here) || inTheHall(here)) return 'side'
   if (n1 === '-') {
     if (/^angle(?:s|d)?$/.test(n2 ?? '')) return 'plain'
     if (n2 === 'side' && /^(?:-|up)$/.test(after[2]?.word ?? '')) {
@@ -444,7 +461,7 @@ function remains(here: Around): false | 'plain' | 'counted' {
   const moves = (word: string) => TURNERS.has(word) || ROAMERS.has(word) || CARRIERS.test(word)
   const begins = /(?:^|[,;])\s*(\p{L}+)[^,;]*$/u.exec(here.head)?.[1]?.toLowerCase() ?? ''
   if (
-    /^(?:little|bit|half|touch|lot)$/.test(p1) &&
+    /^(?:little|bit|half|touch|lot|more)$/.test(p1) &&
     (moves(begins) || before.slice(1).some(({ word }) => moves(word)))
   )
     return false
@@ -487,11 +504,15 @@ const MEASURED_TO_A_SIDE = new RegExp(
   'i'
 )
 
+const WHO_LEAVES =
+  /^\s*(?:the|a|an|our|my|every|each|one|this|that|most|some)\s+(?:\p{L}+\s+){1,3}$/iu
+
 function readLeft(here: Around): Alone {
   const { before, after } = here
   const [n1, n2] = [after[0]?.word, after[1]?.word]
   const [p1, p2] = [before[0]?.word, before[1]?.word]
 
+  if (goesFurther(here) || inTheHall(here)) return 'side'
   if (n1 === '-') {
     if (/^(?:over|overs|off|out|behind)$/.test(n2 ?? '')) return 'plain'
     if (isSide(n2) || n2 === 'to' || BODY.has(n2 ?? '') || BODY_ADJECTIVES.has(n2 ?? ''))
@@ -512,6 +533,12 @@ function readLeft(here: Around): Alone {
       here.head
     ) &&
     !/^\s*than\s+(?:on\s+|to\s+)?(?:the\s+|your\s+)?(?:left|right)\b/i.test(here.tail)
+  )
+    return 'plain'
+  // "The audience left the hall": who is told of first went away.
+  if (
+    WHO_LEAVES.test(here.head) &&
+    (DETERMINERS.has(n1 ?? '') || /^(?:early|late)$/.test(n1 ?? ''))
   )
     return 'plain'
   if (HAVE.test(p1 ?? '') && !remains(here)) {
