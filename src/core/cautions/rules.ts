@@ -73,6 +73,37 @@ function contradicts(card: Card, school: School): Found[] {
   })
 }
 
+/** A rung that people are sent to, above the form described, where no less is asked of them. */
+function sentUp(card: Card, school: School): Found[] {
+  const all = judgedCard(card, school)
+  const described = all.rungs.findIndex((each) => each.described)
+  return typedRows(card, school).flatMap(({ caution, at, row }): Found[] => {
+    const to = all.rungs.findIndex(({ id }) => id === caution.rung)
+    const [here, there] = [row.cells[described], row.cells[to]]
+    if (!here || !there || to <= described || stricter(here.usual, there.usual)) return []
+    const below = openBelow(row, described)
+    return [
+      {
+        where: `cautions[${at}].rung`,
+        message: SAY_CAUTIONS.sentUp(
+          caution.condition,
+          rungName(card, all, there.rung),
+          said(there.usual),
+          below ? rungName(card, all, below.rung) : null
+        ),
+        ...(below
+          ? {
+              fix: {
+                label: SAY_CAUTIONS.sendTo(rungName(card, all, below.rung)),
+                patches: [{ path: `cautions[${at}].rung`, value: below.rung }],
+              },
+            }
+          : {}),
+      },
+    ]
+  })
+}
+
 /** A typed verdict that keeps people away where nothing that is known asks for it. */
 function stricterThanUsual(card: Card, school: School): Found[] {
   const all = judgedCard(card, school)
@@ -239,6 +270,7 @@ export const cautionRules: readonly Rule[] = [
   usualRule('cautions/no-ground', 'note', stricterThanUsual),
   usualRule('cautions/reason-holds', 'mend', staleReasons, { source: 'school' }),
   usualRule('cautions/condition-known', 'note', unknownConditions),
+  usualRule('cautions/rung-asks-less', 'mend', sentUp),
   usualRule('cautions/condition-once', 'mend', twice),
   usualRule('cautions/way-out', 'mend', noWayOut),
   usualRule('cautions/instead-open', 'mend', () => [], { deck: insteadOpen }),

@@ -62,6 +62,10 @@ const caution = (condition: string): Card['cautions'][number] => ({
   verdict: 'ask-first',
   say: 'Ask your clinician first.',
 })
+const sentTo = (rung: string) => ({
+  ...demoCard('tree'),
+  cautions: [{ ...caution('vertigo'), verdict: 'change' as const, rung }],
+})
 const called = (sanskrit: string) => lunge({ names: { ...lunge().names, sanskrit } })
 
 const marked = (part: string) => ({
@@ -384,6 +388,7 @@ const CASES: Record<string, [fires: Card, silent: Card]> = {
     lunge({ cautions: [caution('vertigo'), caution('dizziness')] }),
     lunge({ cautions: [caution('vertigo'), caution('osteoporosis')] }),
   ],
+  'cautions/rung-asks-less': [sentTo('thigh'), sentTo('wall')],
   'names/near-a-known-word': [called('matsendrāsana'), called('matsyāsana')],
   'mistakes/cue-says-what-to-do': [
     cue('Don’t let the left knee roll in.'),

@@ -59,6 +59,17 @@ function offSpine({ base, spine }: Card, { pose, placed }: Solved): string | nul
   const [bend, side, turn] = [of('flexion'), of('lateralFlexion'), of('rotation')]
   const up = unit(sub(placed.origins[jointOf('neck')]!, placed.origins[jointOf('pelvis')]!))
   const tipped = (Math.acos(Math.max(-1, Math.min(1, up[1]))) * 180) / Math.PI
+  const most = Math.max(Math.abs(bend), HARDLY)
+  const aside =
+    base === 'side-lying'
+      ? null
+      : Math.abs(side) > FAR.side && Math.abs(side) > most
+        ? say.lengthen.side
+        : Math.abs(turn) > FAR.turn && Math.abs(turn) > most
+          ? say.lengthen.turn
+          : null
+  if ((spine === 'forward' || spine === 'back') && aside)
+    return say.aside(spine, aside, Math.round(Math.max(Math.abs(side), Math.abs(turn))))
   switch (spine) {
     case 'twist':
       return Math.abs(turn) < HARDLY ? say.twist(Math.abs(turn)) : null

@@ -10,7 +10,7 @@ import {
   type Way,
 } from '../language'
 import { otherSide, sidedLines } from '../sides'
-import { bothForms } from './draft'
+import { bothForms, type Form } from './draft'
 import { familyFits } from './familyRule'
 import { SIDES } from './moves/stance'
 import { isStep, partsIn, propsIn, readCard, readLine, type ReadLine } from './readLine'
@@ -130,6 +130,15 @@ const sits = ({ contacts }: Figure) => contacts.some(({ part }) => part === 'sit
 const STRAIGHT = 20
 const FOLDED = 70
 
+/** Whether a strap that the way in puts on is never taken off: who rolls over loses it, unsaid. */
+function strapStays(card: Card, kept: readonly Form[], start: Figure): boolean {
+  const on = ({ figure }: Form) => figure.straps.length > start.straps.length
+  const off = kept.findIndex((form, i) => i > 0 && !on(form) && on(kept[i - 1]!))
+  if (off < 0) return on(kept.at(-1)!)
+  const line = readCard(card).find(({ where }) => where === kept[off]!.where)
+  return line?.instructions.some(({ action }) => action === 'roll' || action === 'lie') ?? false
+}
+
 function takenBack(card: Card): Found[] {
   const { kept } = bothForms(card)
   if (card.exit.length === 0) return []
@@ -177,10 +186,7 @@ function takenBack(card: Card): Found[] {
     if (held && !restsOn(start, side, ARM_ON) && !untold(card, speaksOf.armOrElbow))
       found.push(say.hand(side, held.on))
   }
-  if (
-    end.straps.length > start.straps.length &&
-    !exits.some(({ text }) => props(text).includes('strap'))
-  )
+  if (strapStays(card, kept, start) && !exits.some(({ text }) => props(text).includes('strap')))
     found.push(say.strap)
   return found.slice(0, 2).map((message) => ({ where, message }))
 }
@@ -210,25 +216,45 @@ function propsNamed(card: Card): Found[] {
   const { setUp } = card
   // A set-up that is not written lists nothing yet.
   if (!setUp.place && setUp.props.length === 0) return []
-  // What only a rung uses is in the list of that rung; a note lists nothing.
-  const listed = [...setUp.props, setUp.place, ...card.ladder.flatMap((rung) => rung.props)]
-  const have = new Set(listed.flatMap(props))
+  const listed = new Set([...setUp.props, setUp.place].flatMap(props))
+  // What only a rung uses is in the list of that rung, and a note may speak of it.
+  const ofRungs = new Set([...listed, ...card.ladder.flatMap((rung) => rung.props.flatMap(props))])
   const told = new Set<string>()
   return readCard(card).flatMap(({ where, text }) => {
     if (where === 'setUp.place') return []
+    const have = where === 'setUp.note' ? ofRungs : listed
     return props(text).flatMap((prop) => {
       if (have.has(prop) || told.has(prop)) return []
       told.add(prop)
-      return [
-        {
-          where,
-          message: SAY.sense.noProp(prop),
-          fix: {
-            label: SAY.sense.addProp(prop),
-            patches: [{ path: 'setUp.props', value: [...setUp.props, prop] }],
-          },
-        },
-      ]
+      return [notListed(where, prop, 'setUp.props', setUp.props)]
+    })
+  })
+}
+
+const notListed = (where: string, prop: string, path: string, list: readonly string[]): Found => ({
+  where,
+  message: SAY.sense.noProp(prop),
+  fix: {
+    label: SAY.sense.addProp(prop),
+    patches: [{ path, value: [...list, prop] }],
+  },
+})
+
+/** Props that a rung names in its own words: its own list takes the place of the set-up's. */
+function rungPropsNamed(card: Card): Found[] {
+  const props = propsOf(card)
+  const { setUp } = card
+  return card.ladder.flatMap((rung, i) => {
+    const own = rung.props.length > 0 ? rung.props : setUp.props
+    const have = new Set([...own, setUp.place].flatMap(props))
+    return sidedLines(card).flatMap(({ where, text }) => {
+      if (!where.startsWith(`ladder[${i}].steps.`) && !where.startsWith(`ladder[${i}].cues.`))
+        return []
+      return props(text).flatMap((prop) => {
+        if (have.has(prop)) return []
+        have.add(prop)
+        return [notListed(where, prop, `ladder[${i}].props`, own)]
+      })
     })
   })
 }
@@ -276,7 +302,9 @@ function whichSide(card: Card): Found[] {
     if (!words.toLowerCase().includes(n.word) || n.ways.includes('together')) return []
     const at = reader.afterArticle(words, n.word)
     const side = card.writtenFor
-    if (reader.anySide.test(words)) return []
+    // What names any limb stands before it; “a leg length” after it does not.
+    if (reader.anySide.test(words.slice(0, words.toLowerCase().indexOf(n.word) + n.word.length)))
+      return []
     return [
       {
         where,
@@ -444,7 +472,7 @@ export const senseRules: readonly Rule[] = [
   rule('sense/already-there', 'note', alreadyThere),
   rule('sense/still-busy', 'mend', stillBusy),
   rule('sense/taken-back', 'mend', takenBack),
-  rule('sense/props-named', 'mend', propsNamed),
+  rule('sense/props-named', 'mend', (card) => [...propsNamed(card), ...rungPropsNamed(card)]),
   rule('sense/props-used', 'note', propsUsed),
   rule('sense/which-side', 'mend', whichSide),
   rule('sense/one-thing-asked', 'mend', askedOpposite),

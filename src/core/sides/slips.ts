@@ -208,8 +208,8 @@ function sideOf(text: string, of: string, lexicon: Lexicon): Side | null {
 }
 
 /**
- * Of a cue about one foot, or one hand, the side word that is likely wrong: what goes wrong with it and
- * what is said to it are both about the other one.
+ * Of a cue about one foot, or one hand, the side word that is likely wrong: what goes wrong with
+ * it and what is said to it are both about the other one.
  */
 function cueSlip(
   cue: string,
@@ -241,17 +241,17 @@ export function mistakeSlips(card: Card, lexicon: Lexicon): Found[] {
           SAY.sides.saidElsewhere(mistake.seen)
         ),
       ]
-    const sidesIn = (text: string, limb: string) =>
-      new Set(lexicon.limbs(text).flatMap((each) => (each.limb === limb ? [each.word.side] : [])))
     return (['seen', 'why', 'say'] as const).flatMap((key) =>
-      lexicon.limbs(mistake[key]).flatMap(({ word, limb }): Found[] => {
-        const texts = key === 'seen' ? [cue.text] : [cue.text, mistake.seen]
-        const against = texts.every((text) => {
-          const sides = sidesIn(text, limb)
-          return sides.size === 1 && !sides.has(word.side)
-        })
+      lexicon.limbs(mistake[key]).flatMap(({ word, place }): Found[] => {
         // Who names both sides of a limb compares them.
-        if (!against || sidesIn(mistake[key], limb).size > 1) return []
+        if (!sideOf(mistake[key], place, lexicon)) return []
+        const isOther = (text: string) =>
+          sideOf(text, place, lexicon) === (word.side && otherSide(word.side))
+        // A cue that names no limb there is about both; what is seen names the one that is meant.
+        const open = lexicon.limbs(cue.text).every((each) => each.place !== place)
+        const against =
+          key === 'seen' ? isOther(cue.text) : isOther(mistake.seen) && (open || isOther(cue.text))
+        if (!against) return []
         const where = `mistakes[${i}].${key}`
         return [slipOf(where, mistake[key], word, SAY.sides.itsCue(cue.text))]
       })

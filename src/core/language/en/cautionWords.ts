@@ -73,6 +73,8 @@ export const englishCautions = {
   stillHolds: 'It still holds: keep it for what is usual now',
   notKnown: (condition: string, near: string | undefined) =>
     `“${condition}” is no condition that is known${near ? ` (the nearest is “${near}”)` : ''}: it is printed as it stands, and nothing is worked out for it. The school can add it to its list.`,
+  sentUp: (condition: string, rung: string, verdict: string, below: string | null) =>
+    `With “${condition}” one is sent up the ladder, to “${rung}”, where the usual verdict is ${verdict}: no less is asked there.${below ? ` “${below}” is open below.` : ''}`,
   twice: (name: string, before: string, at: number, first: string, second: string) =>
     `“${name}” is spoken of in caution ${at} already${name === before ? '' : `, as “${before}”`}: ${first === second ? `${first}, both times` : `${first} there, ${second} here`}. Whoever reads one misses the other; make one of the two.`,
   noWayOut: (conditions: readonly string[], why: readonly string[]) =>

@@ -47,7 +47,10 @@ const CURES: readonly Calmer[] = [
     `(?:will )?${CLEANS}(?: out| away)? (?:the |all |your )?(?:toxins|poisons|impurities)`,
     'is said to feel cleansing'
   ),
-  word('will (?:cure|heal|fix|treat|reverse)', 'is said to help with'),
+  word(
+    '(?:will|does|is sure to|is going to)(?: (?:always|surely|certainly|soon|also|quickly|completely))? (?:cure|heal|fix|treat|reverse)',
+    'is said to help with'
+  ),
   word(
     '(?:cures|heals|fixes|treats|reverses|gets rid of|rids (?:the body|you) of|banishes)(?= \\w)',
     'is said to help with'

@@ -252,6 +252,11 @@ export const englishRules = {
     looksAt: 'Whether the condition of a caution is in the list.',
     why: 'A condition by a name of its own is compared with nothing and found by nobody.',
   },
+  'cautions/rung-asks-less': {
+    looksAt:
+      'The rung that people are sent to for what they have, where it stands above the form described.',
+    why: 'Whoever is sent to another rung is to find something that can be done there.',
+  },
   'cautions/condition-once': {
     looksAt: 'Conditions that stand on a card twice, by one name or by two.',
     why: 'Whoever finds one of them reads no further.',

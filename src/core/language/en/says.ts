@@ -294,6 +294,8 @@ export const englishSays = {
           : 'The card is filed as a forward bend, and its form is upright.',
       back: (is: number) =>
         `The card is filed as a back bend, and its form bends forward by ${is}°.`,
+      aside: (filed: 'forward' | 'back', what: string, is: number) =>
+        `The card is filed as a ${filed} bend, and its form ${what} by ${is}°.`,
       lengthen: {
         bend: 'bends forward',
         arch: 'bends back',
