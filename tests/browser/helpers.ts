@@ -1,25 +1,64 @@
 import { readFileSync } from 'node:fs'
 import { AxeBuilder } from '@axe-core/playwright'
-import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test'
+import {
+  type APIRequestContext,
+  type BrowserContext,
+  type ConsoleMessage,
+  expect,
+  type Page,
+  test as base,
+  type WebError,
+} from '@playwright/test'
 
 export { pdfPages } from '../support/pdfPages.mjs'
 
+const addressOf = (worker: number) => process.env.BASE_URLS!.split(' ')[worker]!
+
+/** Forgets what pages kept in the browser; what was fetched and compiled stays. */
+async function forget(context: BrowserContext, origin: string) {
+  const page = await context.newPage()
+  const session = await context.newCDPSession(page)
+  const storageTypes = 'cookies,local_storage,indexeddb,service_workers,cache_storage'
+  await session.send('Storage.clearDataForOrigin', { origin, storageTypes })
+  await page.close()
+}
+
 /**
- * A test with a server and a deck that no other test of the moment has. No page that it opens
- * may run against its own policy, or end a script with an error.
+ * A test with a server and a deck that no other test of the moment has. Its browser is that of
+ * the test before, with nothing open and nothing kept. No page that it opens may run against its
+ * own policy, or end a script with an error.
  */
-export const test = base.extend<{ refusals: string[] }>({
+export const test = base.extend<{ refusals: string[] }, { visited: BrowserContext }>({
   baseURL: async ({}, give, { parallelIndex }) => {
-    await give(process.env.BASE_URLS!.split(' ')[parallelIndex])
+    await give(addressOf(parallelIndex))
+  },
+  visited: [
+    async ({ browser }, give, { parallelIndex, project }) => {
+      const { viewport, acceptDownloads } = project.use
+      const baseURL = addressOf(parallelIndex)
+      const context = await browser.newContext({ viewport, acceptDownloads, baseURL })
+      await give(context)
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ visited, baseURL }, give) => {
+    await give(visited)
+    await Promise.all(visited.pages().map((page) => page.close()))
+    await forget(visited, baseURL!)
   },
   refusals: [
     async ({ context }, give) => {
       const refused: string[] = []
-      context.on('console', (message) => {
+      const hear = (message: ConsoleMessage) => {
         if (/content security policy|refused to/i.test(message.text())) refused.push(message.text())
-      })
-      context.on('weberror', (error) => refused.push(String(error.error())))
+      }
+      const fail = (error: WebError) => void refused.push(String(error.error()))
+      context.on('console', hear)
+      context.on('weberror', fail)
       await give(refused)
+      context.off('console', hear)
+      context.off('weberror', fail)
       expect(refused).toEqual([])
     },
     { auto: true },

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { applyPatches, type Card, type Finding, valueAt } from '../card'
+import { keptFor } from '../figure'
 import { readCard } from '../formats'
 import { checkCard } from './checkCard'
 
@@ -913,6 +914,16 @@ describe.each(Object.entries(FAULTS))('%s', (id, faults) => {
         expect(valueAt(applyPatches(wrong, fix.patches), where)).toBe(valueAt(right, where))
     }
   })
+
+  test.each(faults)(
+    '%s is told as well of the card kept for its other side',
+    (_, stands, instead, rule) => {
+      const across = (card: Card) => keptFor(card, right.writtenFor === 'left' ? 'right' : 'left')
+      const known = new Set(told(across(right)).map(key))
+      const found = told(across(readCard(text.replace(stands, instead))))
+      expect(found.filter((each) => !known.has(key(each))).map((each) => each.rule)).toContain(rule)
+    }
+  )
 
   test('as it stands nothing of the kind is told', () => {
     const rules = new Set(faults.map(([, , , rule]) => rule))

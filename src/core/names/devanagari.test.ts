@@ -1,6 +1,6 @@
 import Sanscript from '@indic-transliteration/sanscript'
 import { demoCards } from '../../../tests/support/cards'
-import { devanagari, misspellings, tidyIast } from '.'
+import { devanagari, misspellings, nearMisses, tidyIast } from '.'
 import { SANSKRIT_WORDS } from './sanskritWords'
 
 // Spellings: common practice in print, no source; written from memory.
@@ -74,6 +74,51 @@ test('a word that is not in the list is told only when its letters cannot be IAS
   expect(misspellings('śaktichālanī mudrā')).toEqual([])
   expect(misspellings('Natashoonya')).toMatchObject([{ offered: null }])
   expect(misspellings('deva')).toEqual([])
+})
+
+test.each([
+  ['matsendrāsana', 'matsyendrāsana'],
+  // Surely misspelt, and told as that.
+  ['Vīrabadrāsana II', null],
+  ['paścimotānāsana', null],
+  ['pārśvakoāsana', 'pārśvakoṇāsana'],
+  ['sarvāgāsana', 'sarvāṅgāsana'],
+  ['bharadvajāsna', null],
+  ['caturṅga daṇḍāsana', 'caturaṅga'],
+  ['naṭarājsana', null],
+  ['supta baddha koṇāsna', null],
+  ['vasiṭhāsana', 'vasiṣṭhāsana'],
+])('“%s” is near a known word', (name, offered) => {
+  expect(nearMisses(name).map((each) => each.offered)).toEqual(offered ? [offered] : [])
+})
+
+// Names that stand in no list here, and words that are one letter apart and both right.
+test.each([
+  'skandāsana',
+  'kandāsana',
+  'gheraṇḍāsana',
+  'yogāsana',
+  'guptāsana',
+  'vīrāsana',
+  'nāvāsana',
+  'navāsana',
+  'śavāsana',
+  'tolāsana',
+  'tulāsana',
+  'matsyāsana',
+  'mārjārāsana',
+  'mārjaryāsana',
+  'haṃsāsana',
+  'śaktichālanī mudrā',
+  'Tree',
+  '',
+])('“%s” is near none', (name) => {
+  expect(nearMisses(name)).toEqual([])
+})
+
+test('a word of the list is near none, and is written in Devanagari whatever it is near', () => {
+  for (const word of SANSKRIT_WORDS) expect([word, nearMisses(word)]).toEqual([word, []])
+  expect(devanagari('matsendrāsana')).not.toBe('')
 })
 
 test('the names of the demo deck are as IAST writes them, in Devanagari too', () => {

@@ -18,6 +18,25 @@ const posed = (lines: string[], figure: object, more: Partial<Card> = {}) =>
     ...more,
   })
 
+/** Seated, one leg folded so that its heel lies by the hip of its side; the hand of that side is at the foot. */
+function seated(line: string, side: 'left' | 'right', then = 'Grow tall.'): Card {
+  return posed(
+    [line, then],
+    {
+      angles: {
+        leftHip: { flexion: 88 },
+        rightHip: { flexion: 88 },
+        [`${side}Hip`]: { flexion: 60, rotation: -30 },
+        [`${side}Knee`]: { flexion: 150 },
+        [`${side}Ankle`]: { dorsiflexion: -40 },
+        [`${side}Shoulder`]: { flexion: -4, abduction: 14 },
+      },
+      contacts: [{ part: 'sit bones', on: 'floor' }],
+    },
+    { base: 'seated', setUp: { place: 'Sit tall, legs long.', props: [], note: '' } }
+  )
+}
+
 describe('words and the figure that is kept', () => {
   const rule = 'sense/words-and-figure'
   test.each<[string, Card, RegExp]>([
@@ -67,6 +86,16 @@ describe('words and the figure that is kept', () => {
       }),
       /90°; the figure bends it 40°/,
     ],
+    [
+      'a heel drawn to a hip, where the other one lies',
+      seated('Draw the left heel beside the right hip.', 'right'),
+      /left heel to the right hip; in the figure the right heel is there/,
+    ],
+    [
+      'a hand brought to a foot that the other hand holds',
+      seated('Bring the left hand to the right foot.', 'right'),
+      /left hand to the right foot; in the figure the right hand is there/,
+    ],
   ])('%s', (_, card, message) => {
     expect(
       found(card, rule)
@@ -96,6 +125,15 @@ describe('words and the figure that is kept', () => {
         contacts: [...FEET, { part: 'right hand', on: 'right shin', along: 0.1 }],
       }),
     ],
+    [
+      'a heel that lies where it is told to',
+      seated('Draw the right heel beside the right hip.', 'right'),
+    ],
+    [
+      'a heel that is drawn in and stretched out again',
+      seated('Draw the left heel beside the right hip.', 'right', 'Stretch the left leg out long.'),
+    ],
+    ['a limb that is told beside none', seated('Fold the left heel in.', 'right')],
   ])('is silent on %s', (_, card) => expect(found(card, rule)).toEqual([]))
 })
 
@@ -130,6 +168,22 @@ describe('what is never taken back', () => {
         )
       )
     ).toMatch(/strap is still on/)
+  })
+  test('a strap that one rolls over with, and legs that stay folded', () => {
+    const rolled = ['Bend both knees.', 'Roll to the {right} side.']
+    const strap = 'Loop the strap round the right foot.'
+    expect(messages(out([strap], rolled, 'Lie on the back.'))).toMatch(/strap is still on/)
+    expect(
+      messages(out([strap], ['Slip off the strap.', ...rolled], 'Lie on the back.'))
+    ).not.toMatch(/strap/)
+    const folds = ['Fold the left heel to the right hip.', 'Lengthen the spine.']
+    expect(messages(out(folds, ['Grow tall.'], 'Sit tall, legs long.'))).toMatch(
+      /left leg is still folded/
+    )
+    for (const exit of [['Stretch the left leg out long.'], ['Stretch both legs out.']])
+      expect(messages(out(folds, exit, 'Sit tall, legs long.'))).toBe('')
+    // Who lies down on the way folds the legs as they come.
+    expect(messages(out(folds, ['Lie on the back.'], 'Sit tall, legs long.'))).toBe('')
   })
   test('is silent when the way out takes it back, or was not understood', () => {
     expect(messages(out(['Sweep the left arm up.'], ['Lower the left arm.']))).toBe('')
@@ -167,6 +221,24 @@ describe('props', () => {
       found(card('Grow tall.', ['heel pad'], 'Lay the pad under the heels.'), 'sense/props-used')
     ).toEqual([])
   })
+  test('one that only a note names is told, unless a rung lists it', () => {
+    const noted = card('Grow tall.', [], 'Have a chair beside you.')
+    expect(found(noted, 'sense/props-named').map(({ where }) => where)).toEqual(['setUp.note'])
+    const rung = (props: string[], text: string): Card['ladder'][number] => ({
+      id: 'r1',
+      name: 'Easier',
+      props,
+      steps: { replace: [{ step: 's1', text }], add: [], omit: [] },
+      upWhen: [],
+      downWhen: [],
+    })
+    const listed = { ...noted, ladder: [rung(['chair'], 'Rest the right hand on the chair.')] }
+    expect(found(listed, 'sense/props-named')).toEqual([])
+    const lost = { ...noted, ladder: [rung(['wall'], 'Rest the right hand on the chair.')] }
+    const [finding] = found(lost, 'sense/props-named').filter(({ where }) => /^ladder/.test(where))
+    expect(finding!.where).toBe('ladder[0].steps.replace[0].text')
+    expect(applyPatches(lost, finding!.fix!.patches).ladder[0]!.props).toEqual(['wall', 'chair'])
+  })
   test('a hand that holds a strap is busy', () => {
     const busy = lunge({
       base: 'supine',
@@ -197,7 +269,21 @@ describe('a side that is not told', () => {
     ['Lift one arm.', null],
     ['Step the left foot back, heel high.', null],
     ['Lengthen the neck.', null],
+    ['Step the foot back, a leg length.', 'Step the right foot back, a leg length.'],
+    ['Lift a foot.', null],
   ])('%s', (text, mended) => expect(fix(text)).toBe(mended))
+
+  test.each<[string[], number]>([
+    [['Lift the left arm.', 'Grow tall.', 'Lower the arm.'], 0],
+    [['Lift the right leg.', 'Press the left foot.', 'Grow tall.', 'Lower the foot.'], 0],
+    [['Grow tall.', 'Lower the arm.'], 1],
+    [['Lift the left arm.', 'Grow tall.', 'Bend the arm.'], 1],
+    [['Lift the left arm.', 'Lift both arms.', 'Grow tall.', 'Lower the arm.'], 1],
+  ])('%j', (lines, asked) => {
+    // The one limb that is up is meant where it comes down.
+    const card = lunge({ enter: enter(...lines), sideNamedBy: 'direction turned', exit: [] })
+    expect(found(card, 'sense/which-side')).toHaveLength(asked)
+  })
 
   test('what the step before named is meant again', () => {
     const card = lunge({ enter: enter('Lift the left arm.', 'Lower the arm.') })

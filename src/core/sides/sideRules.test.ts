@@ -344,6 +344,10 @@ describe('a mistake and the cue that it breaks', () => {
     ['Draw the left hip forward.', 'The right hip stays behind.', 'Draw it forward.', 'seen'],
     ['Press the outer left heel down.', 'The right heel lifts.', 'Root the heel.', 'seen'],
     ['Draw the left hip forward.', 'The left hip stays behind.', 'Bring the right hip on.', 'say'],
+    ['Weigh both hips evenly.', 'The left hip lifts.', 'Sit the right hip down.', 'say'],
+    ['Spread the left toes.', 'The left foot goes limp.', 'Push through the right heel.', 'say'],
+    ['Keep the ankle quiet.', 'The left ankle shakes.', 'Steady the right ankle.', 'say'],
+    ['Root the left hand.', 'The right palm lifts.', 'Press it down.', 'seen'],
     ['Point the left kneecap up.', 'The left knee rolls in.', 'Turn the right knee out.', 'say'],
   ])('“%s”: %s %s', (cue, seen, say, key) => {
     const [finding, ...more] = told(cue, seen, say)
@@ -354,6 +358,18 @@ describe('a mistake and the cue that it breaks', () => {
     expect(
       found(mended).filter(({ where, rule }) => rule === 'sides/slip' && where === finding!.where)
     ).toEqual([])
+  })
+
+  test.each([
+    ['Press the left big toe down.', 'The right foot rolls.', 'Press the right big toe down.'],
+    ['Draw the left hip back.', 'The right hip swings out.', 'Draw the right hip under you.'],
+    ['Spread the left palm.', 'The right wrist sinks.', 'Press the right palm.'],
+  ])('of the cue “%s” and what goes wrong the cue is the one that is wrong', (...lines) => {
+    const [finding] = found(card(...lines)).filter(({ rule }) => rule === 'sides/slip')
+    expect(finding!.where).toBe('alignment[0].text')
+    const mended = applyPatches(card(...lines), finding!.fix!.patches)
+    expect(mended.alignment[0]!.text).toBe(lines[0].replace('left', 'right'))
+    expect(found(mended).filter(({ rule }) => rule === 'sides/slip')).toEqual([])
   })
 
   test.each([

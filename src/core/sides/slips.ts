@@ -96,11 +96,13 @@ function settle(
 ): Map<Anchor, Settled> {
   const count = new Map<Anchor, Record<Side, number>>()
   const first = new Map<string, Settled['by']>()
+  const begun = new Map<Anchor, Side>()
   const add = (anchor: Anchor, side: Side, votes: number, by: Settled['by']) => {
     const now = count.get(anchor) ?? { left: 0, right: 0 }
     now[side] += votes
     count.set(anchor, now)
     if (!first.has(`${anchor} ${side}`)) first.set(`${anchor} ${side}`, by)
+    if (!begun.has(anchor)) begun.set(anchor, side)
   }
   for (const [role, side] of Object.entries(truths) as [SideRole, Side][])
     // In front, the figure tells less than the name of the side: feet apart turn.
@@ -114,7 +116,9 @@ function settle(
     for (const { anchor, side } of claim.votes) add(anchor, side, 1, claim)
   const settled = new Map<Anchor, Settled>()
   for (const [anchor, votes] of count) {
-    const side: Side = votes.left > votes.right ? 'left' : 'right'
+    // Of two that are told as often, the one that is told first.
+    const side: Side =
+      votes.left === votes.right ? begun.get(anchor)! : votes.left > votes.right ? 'left' : 'right'
     const by = first.get(`${anchor} ${side}`)!
     const inExit = typeof by === 'object' && by.line.place === 'exit'
     settled.set(anchor, { anchor, side, votes: votes[side], inExit, by })

@@ -1,0 +1,78 @@
+import { remember, rememberIn } from './remember'
+
+describe('what was worked out about a line', () => {
+  test('is kept, whatever it was', () => {
+    for (const value of [0, '', null, undefined, false, 7]) {
+      let asked = 0
+      const kept = remember(() => {
+        asked += 1
+        return value
+      })
+      expect([kept('a'), kept('a'), kept('a')]).toEqual([value, value, value])
+      expect(asked).toBe(1)
+    }
+  })
+
+  test('is that of its own line', () => {
+    const upper = remember((text) => text.toUpperCase())
+    expect(['a', 'b', 'a', '', 'constructor', '__proto__'].map((each) => upper(each))).toEqual([
+      'A',
+      'B',
+      'A',
+      '',
+      'CONSTRUCTOR',
+      '__PROTO__',
+    ])
+  })
+
+  test('is given up when there are too many lines, and worked out anew', () => {
+    const asked: string[] = []
+    const length = remember((text) => {
+      asked.push(text)
+      return text.length
+    }, 3)
+    for (const text of ['a', 'bb', 'ccc', 'a', 'bb', 'dddd', 'a']) length(text)
+    expect(asked).toEqual(['a', 'bb', 'ccc', 'dddd', 'a'])
+  })
+
+  test('is not kept when it came to no end', () => {
+    let fails = true
+    const once = remember((text) => {
+      if (fails) throw new Error('not yet')
+      return text
+    })
+    expect(() => once('a')).toThrow('not yet')
+    fails = false
+    expect(once('a')).toBe('a')
+  })
+})
+
+describe('what was worked out about a line within something', () => {
+  test('is kept for each of both', () => {
+    const asked: string[] = []
+    const joined = rememberIn((text, within) => {
+      asked.push(`${within}: ${text}`)
+      return `${within}: ${text}`
+    })
+    const all = [
+      ['a', 'en'],
+      ['a', 'de'],
+      ['b', 'en'],
+      ['a', 'en'],
+      ['a', 'de'],
+      ['', ''],
+    ] as const
+    expect(all.map(([text, within]) => joined(text, within))).toEqual(
+      all.map(([text, within]) => `${within}: ${text}`)
+    )
+    expect(asked).toEqual(['en: a', 'de: a', 'en: b', ': '])
+  })
+
+  test('is never that of another pair that is written the same', () => {
+    const pair = rememberIn((text, within) => [text, within])
+    expect(pair('b', 'a ')).toEqual(['b', 'a '])
+    expect(pair(' b', 'a')).toEqual([' b', 'a'])
+    expect(pair('\nb', 'a')).toEqual(['\nb', 'a'])
+    expect(pair('b', 'a\n')).toEqual(['b', 'a\n'])
+  })
+})
