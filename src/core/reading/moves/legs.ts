@@ -41,7 +41,8 @@ function behind(s: Stance, side: Side): void {
   setOn(s, side, 'Toes', { extension: 50 })
 }
 
-const STRIDE = { front: 38, back: -22 }
+/** The hips of a stride, in degrees, and how long it is then, in leg lengths. */
+const STRIDE = { front: 38, back: -22, long: 0.79 }
 
 /** Legs apart to both sides, as long as one leg or less. */
 function astride(s: Stance, by = 27): void {
@@ -147,7 +148,7 @@ export function step(s: Stance, n: Instruction, side: Side | null): boolean {
   }
   const back = has(n, 'back')
   if (!back && !has(n, 'forward')) return false
-  const share = shareOf(n)
+  const share = n.amount?.unit === 'leg lengths' ? n.amount.value! / STRIDE.long : shareOf(n)
   const [front, rear] = back ? [other, side] : [side, other]
   stand(s, front)
   behind(s, rear)
@@ -190,6 +191,37 @@ export function heelToSeat(s: Stance, n: Instruction, side: Side | null): boolea
   setOn(s, side, 'Knee', { flexion: 120 })
   setOn(s, side, 'Ankle', { dorsiflexion: -30 })
   return true
+}
+
+const overAnkle = ({ places }: Instruction, side: Side): boolean =>
+  places.some((place) =>
+    place.part === 'foot' || place.part === 'ankle'
+      ? place.side === side && place.relation === 'over'
+      : false
+  )
+
+/**
+ * How far the knee is bent that stands right over its ankle in a wide stance, the other leg long
+ * and both feet down, in degrees; null where the feet are too close, or too far apart, for that.
+ */
+function kneeOver(s: Stance): number | null {
+  const placed = placedOf(s)
+  const [x, , z] = sub(at(placed, 'leftFoot'), at(placed, 'rightFoot'))
+  const { thigh, shank, hipOut } = s.body
+  // The hips stand beside each other on the line of the feet.
+  const apart = Math.hypot(x, z) - 2 * hipOut
+  const leg = thigh + shank
+  // The hip lies on the circle of the long leg round its foot, and on that of the thigh round the knee.
+  const knee = [apart, shank] as const
+  const away = Math.hypot(...knee)
+  if (away >= leg + thigh || away <= leg - thigh) return null
+  const along = (leg ** 2 - thigh ** 2 + away ** 2) / (2 * away)
+  const off = Math.sqrt(Math.max(0, leg ** 2 - along ** 2))
+  const [ux, uy] = [knee[0] / away, knee[1] / away]
+  // Of the two places the higher one.
+  const hip = [along * ux - off * uy, along * uy + off * ux] as const
+  const bent = (Math.atan2(knee[0] - hip[0], hip[1] - knee[1]) * 180) / Math.PI
+  return bent > 5 && bent < 110 ? bent : null
 }
 
 export function bend(s: Stance, n: Instruction, side: Side | null): boolean {
@@ -250,7 +282,8 @@ export function bend(s: Stance, n: Instruction, side: Side | null): boolean {
     return true
   }
   const front = frontLeg(s)
-  const knee = degreesOf(n, both ? 55 : 88)
+  const stacked = !both && wide(s) && overAnkle(n, side) ? kneeOver(s) : null
+  const knee = degreesOf(n, stacked ?? (both ? 55 : 88))
   if (both) {
     // Both knees: the hips sink back, the trunk leans a little.
     const tilt = Math.max(get(s, 'pelvis', 'tilt'), knee > 40 ? 28 : 12)
@@ -262,7 +295,8 @@ export function bend(s: Stance, n: Instruction, side: Side | null): boolean {
   }
   if (wide(s)) {
     // In a wide stance the thigh goes out over the foot.
-    setOn(s, side, 'Hip', { flexion: 25, abduction: 62, rotation: 78 })
+    const thigh = stacked === null ? 1 : knee / 80
+    setOn(s, side, 'Hip', { flexion: 25 * thigh, abduction: 62 * thigh, rotation: 78 })
     setOn(s, side, 'Knee', { flexion: Math.min(knee, 80) })
     setOn(s, across(side), 'Hip', { abduction: 32 })
     return true
