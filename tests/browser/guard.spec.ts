@@ -136,3 +136,33 @@ test('a page elsewhere cannot write, whatever it tries', async ({ page, baseURL 
   }
   expect(shelf.cards.filter(({ title }) => title === 'x')).toEqual([])
 })
+
+test.describe.serial('what a page keeps in the browser', () => {
+  const kept = async () => ({
+    words: localStorage.length,
+    cookies: document.cookie,
+    databases: (await indexedDB.databases()).length,
+    caches: (await caches.keys()).length,
+  })
+
+  test('is there as long as the test goes on', async ({ page }) => {
+    await page.goto('/about')
+    await page.evaluate(async () => {
+      localStorage.setItem('draft', 'A step.')
+      document.cookie = 'seen=yes'
+      await caches.open('pages')
+      await new Promise((resolve) => (indexedDB.open('drafts').onsuccess = resolve))
+    })
+    await page.reload()
+    const { words, ...rest } = await page.evaluate(kept)
+    expect(rest).toEqual({ cookies: 'seen=yes', databases: 1, caches: 1 })
+    expect(words).toBeGreaterThan(0)
+    expect(await page.evaluate(() => localStorage.getItem('draft'))).toBe('A step.')
+  })
+
+  test('is gone in the next test', async ({ page }) => {
+    // Before a page of the app keeps something of its own.
+    await page.goto('/icon.svg')
+    expect(await page.evaluate(kept)).toEqual({ words: 0, cookies: '', databases: 0, caches: 0 })
+  })
+})

@@ -257,7 +257,11 @@ export function mistakeSlips(card: Card, lexicon: Lexicon): Found[] {
           key === 'seen' ? isOther(cue.text) : isOther(mistake.seen) && (open || isOther(cue.text))
         if (!against) return []
         const where = `mistakes[${i}].${key}`
-        return [slipOf(where, mistake[key], word, SAY.sides.itsCue(cue.text))]
+        const why =
+          key !== 'seen' && open
+            ? SAY.sides.saidElsewhere(mistake.seen)
+            : SAY.sides.itsCue(cue.text)
+        return [slipOf(where, mistake[key], word, why)]
       })
     )
   })
