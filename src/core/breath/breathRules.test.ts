@@ -155,6 +155,11 @@ describe('a count says what it counts', () => {
     'Count down from five.',
     'Stay here for ten counts.',
     'Five, four, three, two, one.',
+    'Go deeper for ten.',
+    'Press down for five, then rest.',
+    'Stretch the left leg long for eight; lower it.',
+    'Press for another five.',
+    'For three, press.',
   ])('%s does not', (text) => {
     const card = lunge({ alignment: [cueOf(text)] })
     expect(rules(card)).toEqual(['count-of-what'])
@@ -169,6 +174,13 @@ describe('a count says what it counts', () => {
     'Stay for 10 to 15 seconds.',
     'Hold for a count of five slow breaths.',
     'Count five breaths.',
+    'For five breaths, press.',
+    'Press for five, breathing slowly for five breaths.',
+    'Make room for two hands.',
+    'Do it for one.',
+    'Good for ten fingers.',
+    'Reach for ten to two on the clock.',
+    'Lower in five.',
     'Stay for two minutes.',
     'Keep the feet two fists apart.',
     'Rest on the two sit bones.',

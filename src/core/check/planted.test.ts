@@ -892,6 +892,309 @@ const FAULTS: Record<string, Fault[]> = {
     ],
     ['a single count of seconds as breaths', '  breaths: 8', '  breaths: 90', 'breath/usual-dose'],
   ],
+  'cross-legged-twist': [
+    [
+      'the other shin in front',
+      'right shin in front of the left.',
+      'left shin in front of the right.',
+      'sides/slip',
+    ],
+    [
+      'a shin in front of itself',
+      'right shin in front of the left.',
+      'right shin in front of the right.',
+      'sides/slip',
+    ],
+    [
+      'the hand on the knee of its side',
+      '2. [out] Set the left hand on the right knee.',
+      '2. [out] Set the left hand on the left knee.',
+      'sides/slip',
+    ],
+    [
+      'the other hand on the knee',
+      '2. [out] Set the left hand on the right knee.',
+      '2. [out] Set the right hand on the right knee.',
+      'sides/slip',
+    ],
+    [
+      'a turn the other way',
+      '4. [out] Turn right, right hand behind you.',
+      '4. [out] Turn left, right hand behind you.',
+      'sides/slip',
+    ],
+    [
+      'the other hand behind',
+      '4. [out] Turn right, right hand behind you.',
+      '4. [out] Turn right, left hand behind you.',
+      'sides/slip',
+    ],
+    [
+      'the other way the same way',
+      '3. [out] Turn left, right hand on the left knee.',
+      '3. [out] Turn right, right hand on the left knee.',
+      'sides/slip',
+    ],
+    [
+      'a turn on the in',
+      '4. [out] Turn right',
+      '4. [in] Turn right',
+      'breath/in-and-out-take-turns',
+    ],
+    [
+      'no length before the turn',
+      '3. [in] Lengthen the back of the neck.',
+      '3. [in] Look ahead.',
+      'breath/lengthen-before-turn',
+    ],
+    ['a twist filed as a side bend', 'spine: twist', 'spine: side', 'sense/family-fits'],
+    ['a twist filed as lengthening', 'spine: twist', 'spine: lengthen', 'sense/family-fits'],
+    ['seated filed as prone', 'base: seated', 'base: prone', 'sense/family-fits'],
+    [
+      'the head before the hips',
+      '- Hips and pelvis: Keep both sit bones heavy.',
+      '- Neck and head: Turn the head last.\n- Hips and pelvis: Keep both sit bones heavy.',
+      'sense/ground-up',
+    ],
+    [
+      'a mark for the leg',
+      '{kind: level, part: shoulders}',
+      '{kind: level, part: antlers}',
+      'figure/marks-are-drawn',
+    ],
+    [
+      'a rung sent for nothing',
+      '  - Say: Keep the turn small and upright.\n  - Rung: chair',
+      '  - Say: Keep the turn small and upright.\n  - Rung: bound',
+      'cautions/rung-asks-less',
+    ],
+    [
+      'back pain called fine',
+      '- Condition: acute back pain\n  - Verdict: avoid',
+      '- Condition: acute back pain\n  - Verdict: fine',
+      'cautions/contradict',
+    ],
+    [
+      'a cure for the back',
+      'Harpists like it between movements',
+      'Harpists know that it cures the back',
+      'claims/no-cure',
+    ],
+    [
+      'a number of the spine',
+      'it turns the ribs and leaves',
+      'it turns the ribs 40 % more and leaves',
+      'claims/numbers-have-a-source',
+    ],
+    ['ninety breaths', '  breaths: 3', '  breaths: 90', 'breath/usual-dose'],
+    [
+      'a chair that nobody lists',
+      '  - Prop: chair\n  - Replace s1: Sit tall, both feet flat.',
+      '  - Replace s1: Sit tall on the chair, both feet flat.',
+      'sense/props-named',
+    ],
+  ],
+  'seated-fold': [
+    [
+      'a fold on the in',
+      '4. [out] Go a little deeper.',
+      '4. [in] Fold a little deeper.',
+      'breath/fold-on-out',
+    ],
+    [
+      'a lift on the out',
+      '1. [in] Lift the breastbone.\n2. [out] Tip',
+      '1. [out] Lift the breastbone.\n2. [out] Tip',
+      'breath/in-and-out-take-turns',
+    ],
+    [
+      'one knee',
+      '- Knees: Keep the knees soft if the back rounds.',
+      '- Knees: Keep the right knee soft if the back rounds.',
+      'sides/even-names-both',
+    ],
+    [
+      'one foot',
+      '- Feet: Point the toes to the ceiling.',
+      '- Feet: Point the left toes to the ceiling.',
+      'sides/even-names-both',
+    ],
+    [
+      'knees two ways',
+      '- Knees: Keep the knees soft if the back rounds.',
+      '- Knees: Straighten the knees.\n- Knees: Bend the knees.',
+      'sense/one-thing-asked',
+    ],
+    [
+      'a strap that nobody has',
+      '- Prop: blanket\n- Prop: strap',
+      '- Prop: blanket',
+      'sense/props-named',
+    ],
+    ['a fold filed as a back bend', 'spine: forward', 'spine: back', 'sense/family-fits'],
+    ['a fold filed as a twist', 'spine: forward', 'spine: twist', 'sense/family-fits'],
+    ['seated filed as inverted legs', 'base: seated', 'base: side-lying', 'sense/family-fits'],
+    [
+      'disc trouble called fine',
+      '- Condition: disc trouble\n  - Verdict: change',
+      '- Condition: disc trouble\n  - Verdict: fine',
+      'cautions/contradict',
+    ],
+    [
+      'osteoporosis called fine',
+      '- Condition: osteoporosis\n  - Verdict: avoid',
+      '- Condition: osteoporosis\n  - Verdict: fine',
+      'cautions/contradict',
+    ],
+    [
+      'back pain twice',
+      '- Condition: disc trouble',
+      '- Condition: acute back pain',
+      'cautions/contradict',
+    ],
+    [
+      'a correction of the head for the feet',
+      '  - Say: Point the toes up.',
+      '  - Say: Lift the chin.',
+      'sense/mistake-meets-cue',
+    ],
+    [
+      'a don’t for the shoulders',
+      '  - Say: Slide the shoulders down the back.',
+      '  - Say: Don’t shrug.',
+      'mistakes/names-a-part',
+    ],
+    [
+      'a correction without a part',
+      '  - Say: Let the crown follow the spine.',
+      '  - Say: Softer, please.',
+      'mistakes/names-a-part',
+    ],
+    [
+      'a whole lecture',
+      '  - Say: Point the toes up.',
+      '  - Say: Point the toes up and keep them there while the thighs roll in and the heels reach away from you.',
+      'mistakes/one-breath',
+    ],
+    ['an hour', '  breaths: 8', '  breaths: 450', 'breath/usual-dose'],
+    ['a gap of a day', 'mealGapHours: 3', 'mealGapHours: 24', 'card/usual-meal-gap'],
+    [
+      'sleep for sure',
+      'Said to calm before sleep.',
+      'Always brings sleep and cures insomnia.',
+      'claims/no-cure',
+    ],
+    [
+      'a breath held in a cue',
+      '- Neck and head: Let the neck go on with the spine.',
+      '- Neck and head: Hold the breath and let the neck go on.',
+      'breath/no-hold',
+    ],
+    [
+      'a count of nothing',
+      '4. [out] Go a little deeper.',
+      '4. [out] Go deeper for ten.',
+      'breath/count-of-what',
+    ],
+    [
+      'braces round the feet',
+      '- Feet: Point the toes to the ceiling.',
+      '- Feet: Point the {toes} to the ceiling.',
+      'sides/braces-fix-a-side',
+    ],
+    [
+      'the other foot',
+      '- Knees: Keep the knees soft if the back rounds.',
+      '- Knees: Keep the other knee soft.',
+      'sides/other-than-what',
+    ],
+    ['paścimottānāsana misspelt', 'paścimottānāsana', 'paścimotanasana', 'names/sanskrit-in-iast'],
+  ],
+  'standing-fold': [
+    [
+      'a fold on the in',
+      '2. [out] Fold from the hips, knees soft.',
+      '2. [in] Fold from the hips, knees soft.',
+      'breath/fold-on-out',
+    ],
+    [
+      'one knee',
+      '- Knees: Bend the knees until belly meets thigh.',
+      '- Knees: Bend the left knee until belly meets thigh.',
+      'sides/even-names-both',
+    ],
+    [
+      'one hand on the block',
+      'Replace s4: Set the hands on the blocks.',
+      'Replace s4: Set the right hand on the block.',
+      'sides/even-names-both',
+    ],
+    [
+      'a block from nowhere',
+      '- Prop: block\n- Prop: chair\n- Note: Stand the block before the feet, for the hands.',
+      '- Prop: chair\n- Note: Stand the strap before the feet, for the hands.',
+      'sense/props-named',
+    ],
+    ['a fold filed as lengthening', 'spine: forward', 'spine: lengthen', 'sense/family-fits'],
+    ['standing filed as kneeling', 'base: standing', 'base: kneeling', 'sense/family-fits'],
+    ['standing filed as supine', 'base: standing', 'base: supine', 'sense/family-fits'],
+    [
+      'glaucoma called fine',
+      '- Condition: glaucoma\n  - Verdict: avoid',
+      '- Condition: glaucoma\n  - Verdict: fine',
+      'cautions/contradict',
+    ],
+    [
+      'blood pressure called fine',
+      '- Condition: high blood pressure\n  - Verdict: change',
+      '- Condition: high blood pressure\n  - Verdict: fine',
+      'cautions/contradict',
+    ],
+    [
+      'blood pressure sent up',
+      '  - Say: Rest the hands on a chair, head up.\n  - Rung: chair',
+      '  - Say: Rest the hands on a chair, head up.\n  - Rung: long',
+      'cautions/contradict',
+    ],
+    [
+      'an override with no reason',
+      '  - Say: Fold to a wall, head above heart.',
+      '  - Say: This heals the eyes.',
+      'claims/no-cure',
+    ],
+    [
+      'an unknown rung',
+      '  - Say: Bend the knees and stop at the chair.\n  - Rung: chair',
+      '  - Say: Bend the knees and stop at the chair.\n  - Rung: chairs',
+      'card/links-lead-somewhere',
+    ],
+    [
+      'a rung on a rung that is not there',
+      'Replace s2: Fold from the hips, legs long.',
+      'Replace s8: Fold from the hips, legs long.',
+      'card/links-lead-somewhere',
+    ],
+    [
+      'the head held two ways',
+      '- Neck and head: Let the head hang like a bell.',
+      '- Neck and head: Lift the head.\n- Neck and head: Lower the head.',
+      'sense/one-thing-asked',
+    ],
+    [
+      'a whole minute of in',
+      '1. [in] Lift the breastbone.\n2. [out] Fold',
+      '1. [in, 60 s] Lift the breastbone.\n2. [out] Fold',
+      'breath/usual-dose',
+    ],
+    ['a counter to itself', '- low-cobra', '- standing-fold', 'card/not-its-own-counter'],
+    ['a mind that is healed', 'Said to quiet the mind.', 'It heals the mind.', 'claims/no-cure'],
+    [
+      'two movements on one breath',
+      '3. [in] Rise with a long spine.',
+      '3. [in] Rise with a long spine and bend the elbows.',
+      'breath/one-movement-a-phase',
+    ],
+  ],
 }
 
 const told = (card: Card) => checkCard(card)
@@ -901,6 +1204,8 @@ describe.each(Object.entries(FAULTS))('%s', (id, faults) => {
   const text = readFileSync(`demo/${id}.md`, 'utf8')
   const right = readCard(text)
   const before = new Set(told(right).map(key))
+  const across = (card: Card) => keptFor(card, right.writtenFor === 'left' ? 'right' : 'left')
+  const beforeAcross = new Set(told(across(right)).map(key))
 
   test.each(faults)('%s is told', (_, stands, instead, rule) => {
     expect(text.split(stands).length).toBeGreaterThan(1)
@@ -918,10 +1223,9 @@ describe.each(Object.entries(FAULTS))('%s', (id, faults) => {
   test.each(faults)(
     '%s is told as well of the card kept for its other side',
     (_, stands, instead, rule) => {
-      const across = (card: Card) => keptFor(card, right.writtenFor === 'left' ? 'right' : 'left')
-      const known = new Set(told(across(right)).map(key))
       const found = told(across(readCard(text.replace(stands, instead))))
-      expect(found.filter((each) => !known.has(key(each))).map((each) => each.rule)).toContain(rule)
+      const fresh = found.filter((each) => !beforeAcross.has(key(each)))
+      expect(fresh.map((each) => each.rule)).toContain(rule)
     }
   )
 

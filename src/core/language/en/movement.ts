@@ -154,10 +154,15 @@ const BARE_COUNT = new RegExp(
   `\\b(?:count\\s+of\\s+(${NUMBER})|(${NUMBER})\\s+counts?|hold\\s+(${NUMBER}))(?![\\w°])(?!\\s+${UNIT})(?![^.;!?]*\\b(?:breaths?|seconds?|minutes?)\\b)`,
   'i'
 )
+/** "Go deeper for ten.": whatever is done, a number that ends its clause counts something. */
+const FOR_SO_MANY = new RegExp(
+  `\\bfor\\s+(?:another\\s+|a\\s+(?:slow|long)\\s+)?(?!one\\b)(${NUMBER})(?=\\s*(?:[.;:!?,–—]|$))(?![^.;!?]*\\b(?:breaths?|seconds?|minutes?)\\b)`,
+  'i'
+)
 const COUNTED_DOWN = /\b(?:five|5)\s*(?:[,…]|\.{2,3})\s*(?:(?:four|4)\b|.*\b(?:one|1)\b)/i
 
 function countIn(text: string): string {
-  const match = COUNTS.exec(text) ?? BARE_COUNT.exec(text)
+  const match = COUNTS.exec(text) ?? BARE_COUNT.exec(text) ?? FOR_SO_MANY.exec(text)
   if (match) return match.slice(1).find(Boolean) ?? ''
   return COUNTED_DOWN.test(text) && !/\b(?:breaths?|seconds?)\b/i.test(text)
     ? COUNTED_DOWN.exec(text)![0]
