@@ -5,7 +5,7 @@ import classes from './Shelf.module.css'
 import type { ShelfCard } from '@/core/deck'
 
 /** Browsers keep a drawing for good: raise this when figures are drawn in another way. */
-const DRAWN_AS = 3
+const DRAWN_AS = 4
 
 /** A card standing on the shelf. */
 export function CardTile({ card }: { card: ShelfCard }) {
