@@ -3,7 +3,7 @@
 const LEAD = String.raw`(?:(?:and|but|so|now|please|just|then|also|instead)[ ,]+)*`
 /** How a clause begins, or what stands in it, when it only forbids. */
 const FORBIDS = new RegExp(
-  `^${LEAD}(?:(?:do not|don['’]t|never|avoid|stop|quit|cease|refrain|beware|mind|resist|try not to|be careful not to|careful not to|make sure (?:not|that you do(?: not|n['’]t)|you do(?: not|n['’]t))|watch (?:that|out)|see that .* (?:not|n['’]t)|not|without)\\b|no (?!more than)\\w)`,
+  `^${LEAD}(?:(?:do not|don['’]t|never|avoid|stop(?! (?:where|when|at|as soon|before|once|and|there|here|halfway|just)\\b)|quit|cease|refrain|beware|mind|resist|try not to|be careful not to|careful not to|make sure (?:not|that you do(?: not|n['’]t)|you do(?: not|n['’]t))|watch (?:that|out)|see that .* (?:not|n['’]t)|not|without)\\b|no (?!more than)\\w)`,
   'i'
 )
 const FORBIDS_WITHIN =
