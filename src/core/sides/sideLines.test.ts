@@ -9,6 +9,100 @@ const lines = (text: string) =>
     .map((line) => line.trim())
 
 const SWAPPED = lines(`
+  R foot forward, L foot back. | L foot forward, R foot back.
+  Lt. hand to the floor. | Rt. hand to the floor.
+  R hip back, L hip forward. | L hip back, R hip forward.
+  Look over the R shoulder. | Look over the L shoulder.
+  Roll R, then L. | Roll L, then R.
+  Lift R arm / L leg. | Lift L arm / R leg.
+  Side: R | Side: L
+  The outermost, rightmost toe presses down. | The outermost, leftmost toe presses down.
+  Turn the block left-to-right across the mat. | Turn the block right-to-left across the mat.
+  Circle the right wrist clockwise five times. | Circle the left wrist counterclockwise five times.
+  Draw a circle from twelve to three o'clock. | Draw a circle from twelve to nine o'clock.
+  Point the toes to ten o'clock. | Point the toes to two o'clock.
+  Right hand on right hip, left hand free. | Left hand on left hip, right hand free.
+  Keep left hip and right shoulder in one line. | Keep right hip and left shoulder in one line.
+  The right is the stronger side for most string players. | The left is the stronger side for most string players.
+  Most hold the bow in the right hand. | Most hold the bow in the left hand.
+  Left of the mat stands the chair. | Right of the mat stands the chair.
+  Put the chair on your left. | Put the chair on your right.
+  Leave the block where your left hand can reach it. | Leave the block where your right hand can reach it.
+  Turn right over onto the belly. | Turn left over onto the belly.
+  Roll right and come up. | Roll left and come up.
+  With the right, press; with the left, pull. | With the left, press; with the right, pull.
+  Once to the right is enough. | Once to the left is enough.
+  Whichever is tighter, left or right, goes first. | Whichever is tighter, right or left, goes first.
+  Let the left do what the right did. | Let the right do what the left did.
+  Right thumb up, right palm in. | Left thumb up, left palm in.
+  Right now, feel the left heel. | Right now, feel the right heel.
+  Alright, right foot back. | Alright, left foot back.
+  Make sure the right amount of weight is on the right foot. | Make sure the right amount of weight is on the left foot.
+  Choose the right prop for the left knee. | Choose the right prop for the right knee.
+  The left shoulder drops in front of the right. | The right shoulder drops in front of the left.
+  The right hip is higher than the left. | The left hip is higher than the right.
+  The left side of the waist shortens. | The right side of the waist shortens.
+  The right side of the neck is pinched. | The left side of the neck is pinched.
+  The right one does the work and the left one follows. | The left one does the work and the right one follows.
+  Keep the weight even, left and right. | Keep the weight even, right and left.
+  Half the weight goes left, half goes right. | Half the weight goes right, half goes left.
+  The body leans a hand's width to the left of the line. | The body leans a hand's width to the right of the line.
+  The right arm hangs, the left one works. | The left arm hangs, the right one works.
+  Compare right and left before you go on. | Compare left and right before you go on.
+  Whatever was on the right is now on the left. | Whatever was on the left is now on the right.
+  Say first which side leads: right. | Say first which side leads: left.
+  Now the left side, the same count. | Now the right side, the same count.
+  And over to the right. | And over to the left.
+  Change sides: left foot in front. | Change sides: right foot in front.
+  Left foot in front this time. | Right foot in front this time.
+  This time the right leads. | This time the left leads.
+  Repeat to the left, as slowly. | Repeat to the right, as slowly.
+  From the left hip to the right armpit. | From the right hip to the left armpit.
+  A line runs from the right heel to the left hand. | A line runs from the left heel to the right hand.
+  Diagonally from left foot to right hand. | Diagonally from right foot to left hand.
+  Reach across the body with the left. | Reach across the body with the right.
+  Reach the right arm across to the left. | Reach the left arm across to the right.
+  Wrap the right leg around the left, twice if it goes. | Wrap the left leg around the right, twice if it goes.
+  Set the right elbow into the left. | Set the left elbow into the right.
+  Slip the right big toe behind the left calf. | Slip the left big toe behind the right calf.
+  Hook the left foot behind the right calf. | Hook the right foot behind the left calf.
+  Hold the left big toe with the right hand. | Hold the right big toe with the left hand.
+  Hold the right wrist with the left hand behind you. | Hold the left wrist with the right hand behind you.
+  The left hand takes the right wrist. | The right hand takes the left wrist.
+  Take the strap in the right hand, the block in the left. | Take the strap in the left hand, the block in the right.
+  Press the right palm into the left. | Press the left palm into the right.
+  The left palm faces up, the right down. | The right palm faces up, the left down.
+  Turn the right palm up, the left palm down. | Turn the left palm up, the right palm down.
+  Left ear towards left shoulder. | Right ear towards right shoulder.
+  Right ear to right shoulder, left hand heavy. | Left ear to left shoulder, right hand heavy.
+  Nod left, nod right. | Nod right, nod left.
+  Roll the eyes right, then left. | Roll the eyes left, then right.
+  Close the right nostril with the thumb. | Close the left nostril with the thumb.
+  Breathe in through the left nostril. | Breathe in through the right nostril.
+  Breathe in on the left, out on the right. | Breathe in on the right, out on the left.
+  Lie on your left side in late pregnancy. | Lie on your right side in late pregnancy.
+  Roll to your right and push up. | Roll to your left and push up.
+  The bow arm is the right one for most. | The bow arm is the left one for most.
+  The left hand fingers, the right hand bows. | The right hand fingers, the left hand bows.
+  The cello stands left of the breastbone. | The cello stands right of the breastbone.
+  Trombonists reach out with the right arm all day. | Trombonists reach out with the left arm all day.
+  Horn players keep the right hand in the bell. | Horn players keep the left hand in the bell.
+  The timpani stand at the back, left of the brass. | The timpani stand at the back, right of the brass.
+  Put the music stand to the left of the mat. | Put the music stand to the right of the mat.
+  When it feels right, lift the left heel. | When it feels right, lift the right heel.
+  If the left knee hurts, use the right version: knee bent. | If the right knee hurts, use the right version: knee bent.
+  Neither is right for a sore left knee. | Neither is right for a sore right knee.
+  With one breath left, lower the left leg. | With one breath left, lower the right leg.
+  Find the right block height for the left hand. | Find the right block height for the right hand.
+  The right stance length lets the left heel land. | The right stance length lets the right heel land.
+  Turn to the right at an angle. | Turn to the left at an angle.
+  Step to the right a little distance. | Step to the left a little distance.
+  The right foot length decides the stance. | The left foot length decides the stance.
+  The right arm length is the same as the left. | The left arm length is the same as the right.
+  Turn the right foot out at this angle. | Turn the left foot out at this angle.
+  The right chair height for the left knee. | The right chair height for the right knee.
+  Go right the same distance. | Go left the same distance.
+  Turn to the right in order. | Turn to the left in order.
   Turn a little further right. | Turn a little further left.
   Go a little further right on each breath. | Go a little further left on each breath.
   Walk the hands a little further right. | Walk the hands a little further left.
@@ -456,6 +550,31 @@ const SWAPPED = lines(`
 `)
 
 const STAYING = lines(`
+  He righted himself slowly.
+  Rightly done, the hip stays level.
+  An outright stop is not needed.
+  The strap goes right round the back.
+  Bring the strap right up to the hip.
+  Go right down to the floor.
+  The knee comes right in.
+  Left alone, the shoulder creeps up.
+  The right height for the block is the one that keeps the spine long.
+  One hip is left behind.
+  The pianist sits right up to the keys.
+  Sit right in the middle of the stool.
+  The right stool height puts the knees below the hips.
+  Is that the right height?
+  Get the height right first.
+  Do what feels right for your knee.
+  Both versions are right.
+  Right up to here both sides are alike.
+  Stay right with the breath.
+  Left to rest, the arm grows heavy.
+  What is left of the stretch stays in the hip.
+  The right stool height puts the knees below the hips.
+  Choose the right strap length.
+  Keep the right breath pace.
+  Set the right order of the steps.
   There is a little further left to go.
   There is a little more left to give.
   Keep some more left for the end.

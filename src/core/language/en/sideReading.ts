@@ -308,6 +308,9 @@ const NOT_HERE = /^(?:now|away|here|there|then|then|where)$/
 const CALL =
   /^(?:now|so|let|let's|we|good|everyone|everybody|class|next|okay|ok|back|on|off|well|that|this|here|today|before|shall|take|come|ready|and|team|folks|friends|from|again|first|once|lift|breathe|stand|sit|bend|press|draw|stay|feel|hold|start|step|bring|find|set|keep|roll|release|rest|lie|reach|drop|relax|everyone's|switch|change|repeat|go|settle|soften|lengthen|two|one|three|when|if|you|i)$/
 
+const MEASURED_THINGS =
+  /^(?:height|heights|length|size|distance|width|thickness|angle|order|amount|pace|speed)$/
+
 function readRight(here: Around): Reading {
   const { before, after } = here
   const [n1, n2] = [after[0]?.word, after[1]?.word]
@@ -347,6 +350,8 @@ function readRight(here: Around): Reading {
   if (SELVES.has(n1 ?? '')) return 'plain'
   if (/^(?:right|left)$/.test(p1 ?? '') && CORRECT_THINGS.has(n1 ?? '')) return 'unsure'
   if (CORRECT_THINGS.has(n1 ?? '')) return 'plain'
+  // "The right stool height": measured of a thing, and no limb stands between.
+  if (MEASURED_THINGS.test(n2 ?? '') && hasDeterminer(here) && !SPACE_WORDS.has(n1!)) return 'plain'
   // "The right answer is to rest": what one does is on no side.
   if (/^\s+\p{L}+\s+(?:is|was|would be)\s+(?:to|that|when|whatever)\b/iu.test(here.tail))
     return 'plain'
