@@ -1,0 +1,47 @@
+import { demoCards } from '../../../tests/support/cards'
+import { finalFigure, mirroredFigure, solve, solved, USUAL_STATURE } from '.'
+
+/** A figure that was solved is solved once, and is never taken for another one. */
+
+const figures = demoCards().flatMap((card) => finalFigure(card)?.figure ?? [])
+
+test('is what solving gives', () => {
+  for (const figure of figures.slice(0, 6))
+    expect(solved(figure).pose).toEqual(solve(figure, { stature: USUAL_STATURE }).pose)
+})
+
+test('the same figure, and one that is written alike, stand in the very same body', () => {
+  for (const figure of figures) {
+    expect(solved(figure)).toBe(solved(figure))
+    expect(solved(structuredClone(figure))).toBe(solved(figure))
+  }
+})
+
+test('its mirror, another stature, and a coarser try are bodies of their own', () => {
+  const sided = demoCards().filter(({ sides }) => sides === 'sided')
+  for (const figure of sided.slice(0, 5).flatMap((card) => finalFigure(card)?.figure ?? [])) {
+    expect(solved(mirroredFigure(figure))).not.toBe(solved(figure))
+    expect(solved(mirroredFigure(figure)).pose).not.toEqual(solved(figure).pose)
+    expect(solved(figure, 190)).not.toBe(solved(figure))
+    expect(solved(figure, 190)).toBe(solved(figure, 190))
+    expect(solved(figure, USUAL_STATURE, 5)).not.toBe(solved(figure))
+  }
+})
+
+test('one degree is another body', () => {
+  const [figure] = figures
+  const bent = { ...figure!, angles: { ...figure!.angles, head: { flexion: 1 } } }
+  const more = { ...figure!, angles: { ...figure!.angles, head: { flexion: 2 } } }
+  expect(solved(bent)).not.toBe(solved(more))
+  expect(solved(bent).pose).not.toEqual(solved(more).pose)
+})
+
+test('it is given up when there are too many, and found anew as it was', () => {
+  const [figure] = figures
+  const before = solved(figure!)
+  for (let i = 0; i < 700; i += 1)
+    solved({ angles: { neck: { flexion: i / 100 } }, contacts: [], straps: [] }, USUAL_STATURE, 1)
+  const after = solved(figure!)
+  expect(after).not.toBe(before)
+  expect(after).toEqual(before)
+})
