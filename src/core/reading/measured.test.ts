@@ -1,8 +1,7 @@
 import fc from 'fast-check'
-import { stepsOf } from '../../../tests/support/cards'
-import { type Base, blankCard, type Side } from '../card'
+import { draftedFrom, type Stands } from '../../../tests/support/drafted'
+import type { Side } from '../card'
 import { measure } from '../figure'
-import { draftsOf } from './draft'
 
 /**
  * How far a line moves a body, measured on the form it is drafted as. Amounts that are told are
@@ -12,36 +11,9 @@ import { draftsOf } from './draft'
  * knees under hips. Common practice, no source.
  */
 
-const STANDS: Record<string, [Base, string]> = {
-  standing: ['standing', 'Stand with the feet hip-width apart.'],
-  together: ['standing', 'Stand with the feet together.'],
-  kneeling: ['kneeling', 'Kneel tall.'],
-  allFours: ['hands', 'Come to hands and knees.'],
-  supine: ['supine', 'Lie on the back with the legs long.'],
-  bent: ['supine', 'Lie on the back with the knees bent and the feet on the floor.'],
-  seated: ['seated', 'Sit with the legs long in front.'],
-  plank: ['hands', 'Come to plank.'],
-}
-
-function drafted(from: keyof typeof STANDS, lines: readonly string[], stature?: number) {
-  const [base, place] = STANDS[from]!
-  const card = {
-    ...blankCard({ name: 'X', base, sides: 'sided', spine: 'lengthen', manner: 'held' }),
-    sideNamedBy: 'front leg',
-    setUp: { place, props: [], note: '' },
-    enter: stepsOf(lines.map((text) => ['free', text])),
-  }
-  return draftsOf(card, { kept: false, ...(stature ? { stature } : {}) }).at(-1)!
-}
-
-const valued = (
-  from: keyof typeof STANDS,
-  lines: readonly string[],
-  name: string,
-  stature?: number
-) => {
+const valued = (from: Stands, lines: readonly string[], name: string, stature?: number) => {
   const lead: Side = 'right'
-  const found = measure(drafted(from, lines, stature).solved, name, {
+  const found = measure(draftedFrom(from, lines, stature).at(-1)!.solved, name, {
     lead,
     ...(stature ? { stature } : {}),
   })
@@ -51,7 +23,7 @@ const valued = (
 const WIDE = 'Step the feet wide apart.'
 const OUT = 'Turn the right foot out.'
 
-type Row = [from: keyof typeof STANDS, lines: string[], name: string, least: number, most: number]
+type Row = [from: Stands, lines: string[], name: string, least: number, most: number]
 
 test.each<Row>([
   // Told in the line.
@@ -118,7 +90,7 @@ test.each<Row>([
   expect(value).toBeLessThanOrEqual(most)
 })
 
-test.each<[keyof typeof STANDS, string[], string, boolean]>([
+test.each<[Stands, string[], string, boolean]>([
   ['standing', ['Fold forward from the hips.'], 'head against heart', true],
   ['bent', ['Lift the hips.'], 'head against heart', true],
   ['standing', ['Fold halfway.'], 'head against heart', false],

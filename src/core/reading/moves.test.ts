@@ -1,7 +1,5 @@
-import { type Base, blankCard } from '../card'
 import { jointOf, type Segment } from '../figure'
-import { stepsOf } from '../../../tests/support/cards'
-import { draftsOf } from './draft'
+import { draftedFrom, type Stands } from '../../../tests/support/drafted'
 
 /**
  * What a line does to a body, as it is seen from outside: which part goes which way. x is to the
@@ -12,27 +10,9 @@ type Way = `${Segment} ${'left' | 'right' | 'up' | 'down' | 'front' | 'back'}`
 
 const AXIS = { left: 0, right: 0, up: 1, down: 1, front: 2, back: 2 }
 const SIGN = { left: 1, right: -1, up: 1, down: -1, front: 1, back: -1 }
-const STANDS: Record<string, [Base, string]> = {
-  standing: ['standing', 'Stand with the feet hip-width apart.'],
-  kneeling: ['kneeling', 'Kneel tall.'],
-  allFours: ['hands', 'Come to hands and knees.'],
-  supine: ['supine', 'Lie on the back with the legs long.'],
-  bent: ['supine', 'Lie on the back with the knees bent and the feet on the floor.'],
-  prone: ['prone', 'Lie on the belly with the legs long.'],
-  seated: ['seated', 'Sit with the legs long in front.'],
-  plank: ['hands', 'Come to plank.'],
-}
-
 /** Where every segment is before and after the last of the lines. */
-function placesOf(from: keyof typeof STANDS, lines: string[]) {
-  const [base, place] = STANDS[from]!
-  const card = {
-    ...blankCard({ name: 'X', base, sides: 'sided', spine: 'lengthen', manner: 'held' }),
-    sideNamedBy: 'front leg',
-    setUp: { place, props: [], note: '' },
-    enter: stepsOf(lines.map((text) => ['free', text])),
-  }
-  const all = draftsOf(card, { kept: false })
+function placesOf(from: Stands, lines: string[]) {
+  const all = draftedFrom(from, lines)
   const [before, after] = [all.at(-2)!, all.at(-1)!].map(({ solved }) => solved)
   return { before: before!, after: after!, drafts: all }
 }
@@ -40,7 +20,7 @@ function placesOf(from: keyof typeof STANDS, lines: string[]) {
 /** Less than this, in statures, is standing still: 1 cm. */
 const STILL = 0.006
 
-test.each<[keyof typeof STANDS, string | string[], Way[]]>([
+test.each<[Stands, string | string[], Way[]]>([
   ['standing', 'Lift the right arm up.', ['rightHand up']],
   ['standing', 'Lift both arms overhead.', ['leftHand up', 'rightHand up']],
   ['standing', 'Lift the arms out to the sides.', ['leftHand left', 'rightHand right']],
@@ -112,7 +92,7 @@ test.each<[keyof typeof STANDS, string | string[], Way[]]>([
 })
 
 /** Nothing of the body goes anywhere. */
-test.each<[keyof typeof STANDS, string]>([
+test.each<[Stands, string]>([
   ['standing', 'Feel the weight of the arms.'],
   ['standing', 'Notice where the breath moves.'],
   ['standing', 'Keep both knees straight.'],
