@@ -13,9 +13,27 @@ import { lens, type View } from './view'
 const BENT = 25
 const HINGES = { knee: 'Knee', elbow: 'Elbow', hip: 'Hip' } as const
 
+const angleIn = ({ pose }: Solved, joint: string, name: string) =>
+  pose.angles[indexOf(joint, name)]!
+
+/** Bend and turn within the spine, in whole degrees; above 0 forward, and to the left. */
+export function spineOf(solved: Solved): PoseFacts['spine'] {
+  const of = (name: string) =>
+    Math.round(angleIn(solved, 'lowBack', name) + angleIn(solved, 'ribs', name))
+  return { bend: of('flexion'), side: of('lateralFlexion'), turn: of('rotation') }
+}
+
+/** Which way the trunk points, from the pelvis to the neck. */
+const upOf = ({ placed }: Solved) =>
+  unit(sub(placed.origins[jointOf('neck')]!, placed.origins[jointOf('pelvis')]!))
+
+/** How far the trunk is tipped from upright, in degrees. */
+export const tippedOf = (solved: Solved): number =>
+  deg(Math.acos(Math.max(-1, Math.min(1, upOf(solved)[1]))))
+
 export function poseFacts(figure: Figure, solved: Solved, view: View): PoseFacts {
-  const { body, placed, pose } = solved
-  const angle = (joint: string, name: string) => pose.angles[indexOf(joint, name)]!
+  const { body, placed } = solved
+  const angle = (joint: string, name: string) => angleIn(solved, joint, name)
   const byPlace = new Map<string, string[]>()
   for (const { part, on } of figure.contacts) byPlace.set(on, [...(byPlace.get(on) ?? []), part])
   const bent = (Object.keys(HINGES) as (keyof typeof HINGES)[]).map((joint) => {
@@ -25,10 +43,10 @@ export function poseFacts(figure: Figure, solved: Solved, view: View): PoseFacts
     }
     return { joint, left: of('left'), right: of('right') }
   })
-  const up = unit(sub(placed.origins[jointOf('neck')]!, placed.origins[jointOf('pelvis')]!))
+  const up = upOf(solved)
   const rotation = placed.rotations[jointOf('pelvis')]!
   // The leftward and frontward ways of the pelvis, in space.
-  const tipped = deg(Math.acos(Math.max(-1, Math.min(1, up[1]))))
+  const tipped = tippedOf(solved)
   const ahead = [rotation[2]!, rotation[5]!, rotation[8]!]
   const front = Math.hypot(ahead[0]!, ahead[2]!)
   const along = front > 0.2 ? (up[0] * ahead[0]! + up[2] * ahead[2]!) / front : 0
@@ -59,11 +77,7 @@ export function poseFacts(figure: Figure, solved: Solved, view: View): PoseFacts
     contacts: [...byPlace].map(([on, parts]) => ({ on, parts })),
     bent: bent.filter(({ left, right }) => left !== null || right !== null),
     trunk: { lean: Math.round(tipped), way: way() },
-    spine: {
-      bend: Math.round(angle('lowBack', 'flexion') + angle('ribs', 'flexion')),
-      side: Math.round(angle('lowBack', 'lateralFlexion') + angle('ribs', 'lateralFlexion')),
-      turn: Math.round(angle('lowBack', 'rotation') + angle('ribs', 'rotation')),
-    },
+    spine: spineOf(solved),
     hands: { left: hand('left'), right: hand('right') },
     head: Math.round(angle('neck', 'rotation')),
     view:

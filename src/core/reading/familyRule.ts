@@ -3,12 +3,10 @@ import {
   finalFigure,
   finalPlace,
   type Figure,
-  indexOf,
-  jointOf,
   solved,
   type Solved,
-  sub,
-  unit,
+  spineOf,
+  tippedOf,
 } from '../figure'
 import { LABELS, SAY } from '../language'
 import { finalDraft, formsOf } from './draft'
@@ -52,13 +50,10 @@ const HARDLY = 8
 const FAR = { bend: 40, side: 25, turn: 25 }
 const UPRIGHT = 20
 
-function offSpine({ base, spine }: Card, { pose, placed }: Solved): string | null {
+function offSpine({ base, spine }: Card, body: Solved): string | null {
   const say = SAY.sense.family
-  const of = (name: string) =>
-    Math.round(pose.angles[indexOf('lowBack', name)]! + pose.angles[indexOf('ribs', name)]!)
-  const [bend, side, turn] = [of('flexion'), of('lateralFlexion'), of('rotation')]
-  const up = unit(sub(placed.origins[jointOf('neck')]!, placed.origins[jointOf('pelvis')]!))
-  const tipped = (Math.acos(Math.max(-1, Math.min(1, up[1]))) * 180) / Math.PI
+  const { bend, side, turn } = spineOf(body)
+  const tipped = tippedOf(body)
   const most = Math.max(Math.abs(bend), HARDLY)
   const aside =
     base === 'side-lying'
