@@ -14,7 +14,7 @@ export default defineConfig({
     trace: 'off',
     acceptDownloads: true,
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM,
       args: BROWSER_ARGS,
     },
   },

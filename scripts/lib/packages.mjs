@@ -17,8 +17,11 @@ export function postgresBin() {
   return initdb && path.dirname(fs.realpathSync(initdb))
 }
 
+/** Chromium without its window asks for half the work: with one, each page opens two of its own. */
+const HEADLESS = 'chromium-headless-shell'
+
 export const chromium = () =>
-  found('chromium') ?? found('chromium-browser') ?? found('google-chrome')
+  [HEADLESS, 'chromium', 'chromium-browser', 'google-chrome'].map(found).find(Boolean)
 
 /** How Debian's Chromium is started: headless, and asking nothing of the network by itself. */
 export const BROWSER_ARGS = [
@@ -35,7 +38,7 @@ export const BROWSER_ARGS = [
 function missingPackages({ postgres, browser }) {
   const wanted = []
   if (postgres && !postgresBin()) wanted.push('postgresql')
-  if (browser && !chromium()) wanted.push('chromium')
+  if (browser && !chromium()) wanted.push(HEADLESS)
   return wanted
 }
 
