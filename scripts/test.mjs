@@ -120,7 +120,10 @@ async function browserTests() {
 }
 
 async function readSources() {
-  await check('Lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0'])
+  await check('Lint', [
+    ...['node_modules/eslint/bin/eslint.js', '--max-warnings=0'],
+    ...['--cache', '--cache-strategy=content', '--cache-location=.notula/lint', '.'],
+  ])
   await check('Types', ['node_modules/typescript/bin/tsc', '--noEmit'])
   await check('Format', [
     ...['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level=warn'],
