@@ -20,8 +20,14 @@ export function postgresBin() {
 /** Chromium without its window asks for half the work: with one, each page opens two of its own. */
 const HEADLESS = 'chromium-headless-shell'
 
-export const chromium = () =>
-  [HEADLESS, 'chromium', 'chromium-browser', 'google-chrome'].map(found).find(Boolean)
+const WINDOWED = ['chromium', 'chromium-browser', 'google-chrome']
+
+const firstOf = (names) => names.map(found).find(Boolean)
+
+export const chromium = () => firstOf([HEADLESS, ...WINDOWED])
+
+/** The browser as the trainer has it where there is one: with all that its window costs. */
+export const windowed = () => firstOf([...WINDOWED, HEADLESS])
 
 /** How Debian's Chromium is started: headless, and asking nothing of the network by itself. */
 export const BROWSER_ARGS = [
