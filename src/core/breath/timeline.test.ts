@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { arbitraryCard } from '../../../tests/support/arbitraryCard'
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { rowsAt } from '../../../tests/support/sheet'
-import { type Card, DEFAULT_SCHOOL, type Pace, type Stay } from '../card'
+import { type Card, DEFAULT_SCHOOL, otherSide, type Pace, type Stay } from '../card'
 import { LABELS } from '../language'
 import { sheetOf } from '../print'
 import { writeFor } from '../sides'
@@ -199,7 +199,7 @@ describe('the time of a card', () => {
         const time = timeOf(card, school)
         expect(time.total).toBeCloseTo((time.left ?? 0) + time.right + time.between, 4)
         expect(time.left === null).toBe(card.sides === 'even')
-        const across: Card = writeFor(card, card.writtenFor === 'left' ? 'right' : 'left')
+        const across: Card = writeFor(card, otherSide(card.writtenFor))
         expect(timeOf(across, school)).toEqual(time)
         const line = timelineOf(card, school)
         for (const [i, each] of line.entries())

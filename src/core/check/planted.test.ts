@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { applyPatches, type Card, type Finding, valueAt } from '../card'
+import { applyPatches, type Card, type Finding, otherSide, valueAt } from '../card'
 import { keptFor } from '../figure'
 import { readCard } from '../formats'
 import { checkCard } from './checkCard'
@@ -1204,7 +1204,7 @@ describe.each(Object.entries(FAULTS))('%s', (id, faults) => {
   const text = readFileSync(`demo/${id}.md`, 'utf8')
   const right = readCard(text)
   const before = new Set(told(right).map(key))
-  const across = (card: Card) => keptFor(card, right.writtenFor === 'left' ? 'right' : 'left')
+  const across = (card: Card) => keptFor(card, otherSide(right.writtenFor))
   const beforeAcross = new Set(told(across(right)).map(key))
 
   test.each(faults)('%s is told', (_, stands, instead, rule) => {

@@ -1,4 +1,4 @@
-import type { Side } from '../card'
+import { otherSide, type Side } from '../card'
 import { touchPoints } from './parts'
 import { indexOf, jointOf, pointIn, type Segment } from './skeleton'
 import type { Solved } from './solve'
@@ -52,7 +52,7 @@ export function sideMeant(
   f: Solved,
   { lead, namedBy = '' }: MeasureContext
 ): Side | null {
-  const across: Side = lead === 'left' ? 'right' : 'left'
+  const across = otherSide(lead)
   switch (word) {
     case 'left':
     case 'right':
@@ -66,12 +66,12 @@ export function sideMeant(
       const ahead = dot(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot')), pelvisWay(f))
       const front: Side =
         /front/i.test(namedBy) || Math.abs(ahead) < 0.05 ? lead : ahead > 0 ? 'left' : 'right'
-      return word === 'front' ? front : front === 'left' ? 'right' : 'left'
+      return word === 'front' ? front : otherSide(front)
     }
     case 'top':
     case 'bottom': {
       const higher: Side = joint(f, 'leftHand')[1] > joint(f, 'rightHand')[1] ? 'left' : 'right'
-      return word === 'top' ? higher : higher === 'left' ? 'right' : 'left'
+      return word === 'top' ? higher : otherSide(higher)
     }
     default:
       return null

@@ -1,4 +1,4 @@
-import type { Side } from '../card'
+import { otherSide, type Side } from '../card'
 import {
   earOf,
   flat,
@@ -143,7 +143,7 @@ const SIDED: Record<string, SidedMarked> = {
   'foot turn': (f, side) => arc(down(heel(f, side)), pelvisWay(f), footWay(f, side)),
   'hips square': (f, side) => arc(down(heel(f, side)), pelvisWay(f), footWay(f, side)),
   'heel line': (f, side) => {
-    const other: Side = side === 'left' ? 'right' : 'left'
+    const other = otherSide(side)
     const arch = down(mid(heel(f, other), toeTip(f, other), 0.4))
     const from = down(heel(f, side))
     const way = footWay(f, side)

@@ -1,4 +1,4 @@
-import type { Side } from '../card'
+import { otherSide, type Side } from '../card'
 import { FIGURE } from '../language'
 import { legLength, USUAL_STATURE } from './body'
 import {
@@ -224,7 +224,7 @@ const SIDED: [Omit<MeasureInfo, 'sided' | 'means'>, SidedMeasured][] = [
       unit: 'cm',
     },
     (f, side) => {
-      const across = side === 'left' ? 'right' : 'left'
+      const across = otherSide(side)
       const arch = mid(heel(f, across), toeTip(f, across), 0.4)
       const away = flat(sub(arch, heel(f, side)))
       const way = footWay(f, side)

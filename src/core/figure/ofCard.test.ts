@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Card, DEFAULT_SCHOOL, runRules } from '../card'
+import { type Card, DEFAULT_SCHOOL, otherSide, runRules } from '../card'
 import { demoCard, demoCards } from '../../../tests/support/cards'
 import {
   ANGLES,
@@ -55,7 +55,7 @@ describe('the figures of a card', () => {
     const card = demoCard('tree')
     const { figure } = finalFigure(card)!
     expect(figureLedFrom(card, figure, card.writtenFor)).toBe(figure)
-    const across = card.writtenFor === 'right' ? 'left' : 'right'
+    const across = otherSide(card.writtenFor)
     expect(figureLedFrom(card, figure, across)).toEqual(mirroredFigure(figure))
     const even = demoCard('mountain')
     const standing = finalFigure(even)!.figure

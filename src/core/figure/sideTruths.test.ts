@@ -1,5 +1,5 @@
 import { finishedCards } from '../../../tests/support/cards'
-import { atRung, type Card, figuresOf, type Side } from '../card'
+import { atRung, type Card, figuresOf, otherSide } from '../card'
 import { writeFor } from '../sides'
 import {
   keptFor,
@@ -32,9 +32,8 @@ const drawn = (figure: ReturnType<typeof drawnIn>): Card => {
   }
 }
 
-const swap = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 const swapped = (truths: SideTruths) =>
-  Object.fromEntries(Object.entries(truths).map(([role, side]) => [role, swap(side)]))
+  Object.fromEntries(Object.entries(truths).map(([role, side]) => [role, otherSide(side)]))
 
 const standing = [
   { part: 'left sole', on: 'floor' },
@@ -100,13 +99,13 @@ test('a rung has its own form and its own truths', () => {
 
 describe('a card kept for the other side', () => {
   const cards = finishedCards().filter(({ sides }) => sides === 'sided')
-  const across = (card: Card) => keptFor(card, swap(card.writtenFor))
+  const across = (card: Card) => keptFor(card, otherSide(card.writtenFor))
 
   test('has its words, and every form with them', () => {
     expect(cards.length).toBeGreaterThan(5)
     for (const card of cards) {
       const other = across(card)
-      expect(other.writtenFor).toBe(swap(card.writtenFor))
+      expect(other.writtenFor).toBe(otherSide(card.writtenFor))
       expect(other.enter).toMatchObject(
         writeFor(card, other.writtenFor).enter.map(({ text }) => ({ text }))
       )
@@ -154,7 +153,7 @@ describe('a card kept for the other side', () => {
 
   test('an even card, and one that is kept for the side already, stay as they are', () => {
     const even = finishedCards().find(({ sides }) => sides === 'even')!
-    expect(keptFor(even, swap(even.writtenFor))).toBe(even)
+    expect(keptFor(even, otherSide(even.writtenFor))).toBe(even)
     expect(keptFor(cards[0]!, cards[0]!.writtenFor)).toBe(cards[0])
   })
 

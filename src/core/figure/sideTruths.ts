@@ -1,6 +1,5 @@
-import type { Card, Side } from '../card'
+import { type Card, otherSide, type Side } from '../card'
 import type { SideRole } from '../language'
-import { otherSide } from '../sides'
 import { angleOf, joint, pelvisWay, seg, toeTip } from './landmarks'
 import { finalFigure } from './ofCard'
 import { solved } from './solved'

@@ -1,4 +1,4 @@
-import type { Card, Side, Stay } from '../card'
+import { type Card, otherSide, type Side, type Stay } from '../card'
 import {
   ANGLES,
   type Contact,
@@ -202,7 +202,7 @@ function backToWall(figure: Figure): Moved[] {
 function raiseFoot(figure: Figure): Moved[] {
   if (!standing(figure)) return []
   return SIDES.flatMap((side): Moved[] => {
-    const across = side === 'left' ? 'right' : 'left'
+    const across = otherSide(side)
     if (figure.contacts.some(({ part }) => part.startsWith(`${side} `) && LEG.test(part))) return []
     if (!standsOn(figure, across) || get(figure, `${side}Hip`, 'flexion') < 30) return []
     return [
@@ -254,8 +254,7 @@ function kneeDown(figure: Figure): Moved[] {
     })
     if (!back) return []
     const hands = SIDES.every((each) => armOn(figure, each)?.on === 'floor')
-    const lunging =
-      side !== 'both' && get(figure, `${side === 'left' ? 'right' : 'left'}Knee`, 'flexion') > 40
+    const lunging = side !== 'both' && get(figure, `${otherSide(side)}Knee`, 'flexion') > 40
     if (side === 'both' ? !hands : !lunging) return []
     const lowered = without(figure, ({ part }) =>
       of(side).some((each) => new RegExp(`^${each} (?:sole|toes|heel)$`).test(part))
@@ -513,7 +512,7 @@ function liftHand(figure: Figure): Moved[] {
 
 function liftFoot(figure: Figure): Moved[] {
   return SIDES.flatMap((side): Moved[] => {
-    const across = side === 'left' ? 'right' : 'left'
+    const across = otherSide(side)
     if (!standsOn(figure, side) || !standsOn(figure, across)) return []
     const seated = figure.contacts.some(({ part }) => /sit bone|back|shoulders/.test(part))
     const hip = get(figure, `${side}Hip`, 'flexion')

@@ -1,7 +1,7 @@
 import { betweenSeconds, type Passage, passSeconds, timelineOf } from '../breath'
-import { type Card, firstSideOf, type School, type Side, type Step } from '../card'
+import { type Card, firstSideOf, otherSide, type School, type Side, type Step } from '../card'
 import { LABELS, packOf } from '../language'
-import { cardLedFrom, otherSide, plainText } from '../sides'
+import { cardLedFrom, plainText } from '../sides'
 
 /** One thing that the teacher says, and when. */
 export interface CallLine {

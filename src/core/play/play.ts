@@ -1,5 +1,13 @@
 import { betweenSeconds, ribbonOf, type RibbonStretch } from '../breath'
-import { type Breath, type Card, firstSideOf, type School, type Side, valueAt } from '../card'
+import {
+  type Breath,
+  type Card,
+  firstSideOf,
+  otherSide,
+  type School,
+  type Side,
+  valueAt,
+} from '../card'
 import {
   add,
   ANGLES,
@@ -24,7 +32,6 @@ import {
 } from '../figure'
 import { packOf } from '../language'
 import { draftsOf, finalDraft } from '../reading'
-import { otherSide } from '../sides'
 
 /** One stretch of time in which the body goes from one form to the next, or stays. */
 export interface Moment extends Omit<RibbonStretch, 'part'> {

@@ -12,10 +12,12 @@ import {
 import {
   type Card,
   conventionsOn,
-  DEMANDED,
-  partsOf,
-  type Want,
   type Cue,
+  DEMANDED,
+  type Mistake,
+  type On,
+  otherSide,
+  partsOf,
   type Rung,
   type School,
   type Side,
@@ -23,9 +25,8 @@ import {
   type StepList,
   stepLists,
   stepsOf,
-  type Mistake,
-  type On,
   type Verdict,
+  type Want,
 } from '../card'
 import {
   type Figure,
@@ -46,7 +47,7 @@ import {
 import { type Judged, judgedCard, openBelow, STRICTNESS, stricter, traitWords } from '../cautions'
 import { demandsOf } from '../ladder'
 import { FIGURE, LABELS, LADDER, type Labels, SAY_CAUTIONS } from '../language'
-import { otherSide, plainText, type MirrorOptions, stretches } from '../sides'
+import { plainText, type MirrorOptions, stretches } from '../sides'
 import { type Block, bold, type Drawn, ink, type Item, type Line, type Row, soft } from './blocks'
 
 /** What the parts of a sheet are laid out from. */

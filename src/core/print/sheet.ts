@@ -1,8 +1,8 @@
-import { type Card, firstSideOf, type School, type Side, titleOf } from '../card'
+import { type Card, firstSideOf, otherSide, type School, type Side, titleOf } from '../card'
 import { keyframesOf } from '../figure'
 import { LABELS, packOf } from '../language'
 import { devanagari } from '../names'
-import { cardLedFrom, otherSide, writeFor } from '../sides'
+import { cardLedFrom, writeFor } from '../sides'
 import type { SheetPart } from './blocks'
 import { type Laying, layouts } from './layout'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { ANGLES, finalFigure, mirroredFigure, mirroredPose, solved } from '../figure'
-import type { Card } from '../card'
+import { type Card, otherSide } from '../card'
 import { writeFor } from '../sides'
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { apart, draftsOf, finalDraft } from './draft'
@@ -39,7 +39,7 @@ describe('mirrored cards have mirrored drafts', () => {
       .filter(({ sides, id }) => sides === 'sided' && id !== 'final-rest')
       .map((card) => [card.id, card] as const)
   )('%s', (_, card) => {
-    const across = fromWords(writeFor(card, card.writtenFor === 'left' ? 'right' : 'left'))
+    const across = fromWords(writeFor(card, otherSide(card.writtenFor)))
     fromWords(card).forEach((draft, i) => {
       // A fixed side word does not swap: rolling to the right side stays so.
       if (card.exit.some(({ id, text }) => draft.id === `step ${id}` && text.includes('{'))) return

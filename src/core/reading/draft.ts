@@ -1,4 +1,4 @@
-import type { Card, Side } from '../card'
+import { type Card, otherSide, type Side } from '../card'
 import {
   askedAngles,
   bodyOf,
@@ -18,7 +18,6 @@ import { type Instruction, readerOf } from '../language'
 import { apply, type Done } from './moves/apply'
 import * as legs from './moves/legs'
 import {
-  across,
   drop,
   figureOf,
   put,
@@ -83,7 +82,7 @@ export const mirroredInstruction = (n: Instruction): Instruction => ({
 /** The side that a card’s words name first: of a card and its mirror always the same one is drafted. */
 function leadOf(card: Card, lines: readonly ReadLine[], start: Side | null): Side {
   if (card.sides === 'sided') return card.writtenFor
-  if (start) return across(start)
+  if (start) return otherSide(start)
   for (const { instructions } of lines)
     for (const { side, ways, places } of instructions)
       for (const each of [side, ...ways, ...places.map((place) => place.side)])
@@ -124,7 +123,7 @@ function begin(s: Stance, start: string, instructions: readonly Instruction[]): 
       (place) => (place.part === 'leg' || place.part === 'foot') && place.relation === 'on'
     )?.side
     if (action === 'stand' && (leg === 'left' || leg === 'right'))
-      legs.lift(s, { ...instruction, part: 'foot', ways: [], places: [] }, across(leg))
+      legs.lift(s, { ...instruction, part: 'foot', ways: [], places: [] }, otherSide(leg))
     if (
       action === 'sit' &&
       on &&
@@ -149,7 +148,7 @@ export function startStance(
   if (!told) return null
   const s = stanceOf(startFigure('standing')!, lead)
   begin(s, told.start, instructions)
-  const lies = told.side === null ? null : mirrored ? across(told.side) : told.side
+  const lies = told.side === null ? null : mirrored ? otherSide(told.side) : told.side
   if (told.start === 'side-lying' && lies) takeStart(s, 'side-lying', lies === 'right')
   const did = instructions
     .filter((n) => !(BEGINS.has(n.action) && n.part === 'whole body'))

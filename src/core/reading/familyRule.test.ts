@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { demoCard, demoCards } from '../../../tests/support/cards'
 import { form } from '../../../tests/support/ladders'
-import { Card, DEFAULT_SCHOOL } from '../card'
+import { Card, DEFAULT_SCHOOL, otherSide } from '../card'
 import { cardLedFrom } from '../sides'
 import { familyFits } from './familyRule'
 
@@ -88,11 +88,7 @@ describe('the family of a card and its form', () => {
         fc.constantFrom(...SPINES),
         (card, base, spine) => {
           const mine = { ...card, base, spine }
-          const across = cardLedFrom(
-            mine,
-            mine.writtenFor === 'left' ? 'right' : 'left',
-            mine.writtenFor
-          )
+          const across = cardLedFrom(mine, otherSide(mine.writtenFor), mine.writtenFor)
           // Words alone are mirrored here: the forms that are kept stay, and are judged the same.
           expect(told(across)).toEqual(told(mine))
         }

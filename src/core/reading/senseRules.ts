@@ -1,4 +1,13 @@
-import { type Card, type Cue, type Found, REGIONS, type Rule, type Side, usualRule } from '../card'
+import {
+  type Card,
+  type Cue,
+  type Found,
+  otherSide,
+  REGIONS,
+  type Rule,
+  type Side,
+  usualRule,
+} from '../card'
 import { type Figure, keyframesOf } from '../figure'
 import {
   type BodyPart,
@@ -9,7 +18,7 @@ import {
   SAY,
   type Way,
 } from '../language'
-import { otherSide, sidedLines } from '../sides'
+import { sidedLines } from '../sides'
 import { bothForms, type Form } from './draft'
 import { familyFits } from './familyRule'
 import { SIDES } from './moves/stance'

@@ -1,5 +1,4 @@
-import { otherSide } from '../sides'
-import type { Card, Side } from '../card'
+import { type Card, otherSide, type Side } from '../card'
 import {
   type BodyPart,
   IN_THE_MIDDLE,

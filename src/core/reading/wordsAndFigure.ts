@@ -1,7 +1,6 @@
-import { type Card, type Found, type Side } from '../card'
+import { type Card, type Found, otherSide, type Side } from '../card'
 import { type Figure, finalPlace, jointOf, keyframesOf, norm, type Segment, sub } from '../figure'
 import { type BodyPart, type Instruction, SAY } from '../language'
-import { otherSide } from '../sides'
 import { bothForms, finalDraft } from './draft'
 import { SIDES } from './moves/stance'
 import { isStep, readCard } from './readLine'

@@ -1,3 +1,4 @@
+import { otherSide } from '../card'
 import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { arbitraryCard } from '../../../tests/support/arbitraryCard'
@@ -9,7 +10,7 @@ const twist = readCard(readFileSync('demo/seated-half-twist.md', 'utf8'))
 test('a card is written for the other side and back without a change', () => {
   fc.assert(
     fc.property(arbitraryCard, (card) => {
-      const there = writeFor(card, card.writtenFor === 'left' ? 'right' : 'left')
+      const there = writeFor(card, otherSide(card.writtenFor))
       expect(writeFor(there, card.writtenFor)).toEqual(card)
     }),
     { numRuns: 60 }

@@ -2,9 +2,6 @@ import { type Card, isSided, type On, rewriteParts, type Side } from '../card'
 import { packOf, type SideOptions } from '../language'
 import { mirrorText } from './mirrorText'
 
-/** The side across. */
-export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left')
-
 /** Rewrites every wording of a card that can hold side words; names and notes stay. */
 export const rewriteSided = (card: Card, rewrite: (text: string) => string): Card =>
   rewriteParts(card, isSided, rewrite)

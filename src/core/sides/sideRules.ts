@@ -1,7 +1,15 @@
 import { LABELS, RULE_WORDS, SAY } from '../language'
-import { type Card, type Found, freshId, type On, type Patch, type Rule, type Side } from '../card'
+import {
+  type Card,
+  type Found,
+  freshId,
+  type On,
+  otherSide,
+  type Patch,
+  type Rule,
+  type Side,
+} from '../card'
 import { type Lexicon, packOf, type RelativeKind, type SideWord } from '../language'
-import { otherSide } from './mirrorCard'
 import { quick } from './quick'
 import {
   mistakeSlips,

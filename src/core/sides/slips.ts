@@ -1,6 +1,5 @@
-import { type Card, type Found, type Side, valueAt } from '../card'
+import { type Card, type Found, otherSide, type Side, valueAt } from '../card'
 import { type Lexicon, SAY, type SideRole, type SideWord } from '../language'
-import { otherSide } from './mirrorCard'
 import { type SidedLine, sidedLines } from './sidedLines'
 
 /** The side that has a role, told by something else than the words. */

@@ -1,6 +1,5 @@
-import { type Card, type Caution, type Cue, freshId, REGIONS, type Side } from '../card'
+import { type Card, type Caution, type Cue, freshId, otherSide, REGIONS, type Side } from '../card'
 import { type HandWork, type LegWork, lexiconOf } from '../language'
-import { otherSide } from './mirrorCard'
 
 /**
  * Placed unevenness: different work for each side of a side-bent spine, with the aim of being

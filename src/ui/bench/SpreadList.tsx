@@ -3,12 +3,13 @@
 import { Button } from '@mantine/core'
 import { IconPlus } from '@tabler/icons-react'
 import { type ComponentType, type KeyboardEvent, memo, useMemo, useRef } from 'react'
-import { belongsTo, otherSide } from '@/core/sides'
+import { belongsTo } from '@/core/sides'
 import {
   type Card,
   type Cue,
   firstSideOf,
   isDrawn,
+  otherSide,
   type Side,
   type Step,
   type StepList,

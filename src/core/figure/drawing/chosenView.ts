@@ -1,4 +1,4 @@
-import type { Side } from '../../card'
+import { otherSide, type Side } from '../../card'
 import type { Body } from '../body'
 import { type Placed, pointIn } from '../skeleton'
 import type { Standing } from '../solve'
@@ -55,7 +55,6 @@ const known = new Map<string, View>()
 const MOST_KEPT = 500
 const nameOf = ({ origins }: Placed, lead: Side | null) =>
   `${lead} ${origins.flatMap((p) => p.map((v) => Math.round(v * 1e5))).join()}`
-const across = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 
 /**
  * The view that shows a pose best: the one in which its joints lie farthest apart from each
@@ -90,7 +89,7 @@ export function chosenView(body: Body, placed: Placed, lead: Side | null = null)
     if (face < -0.2) score -= AWAY
     for (const share of shownShares(flesh, see).values())
       if (share < WELL_SHOWN) score -= (WELL_SHOWN - share) * HIDES
-    if (lead) score += LEADS * Math.sign(see(sideOf(lead))[2] - see(sideOf(across(lead)))[2])
+    if (lead) score += LEADS * Math.sign(see(sideOf(lead))[2] - see(sideOf(otherSide(lead)))[2])
     if (score > most + 1e-6) {
       most = score
       best = view

@@ -1,4 +1,4 @@
-import { type CueMark, type Region, type Side } from '../../card'
+import { type CueMark, otherSide, type Region, type Side } from '../../card'
 import type { MeasureContext } from '../landmarks'
 import type { Mark } from '../marks'
 import { touchPoints } from '../parts'
@@ -62,8 +62,6 @@ export interface DrawOptions {
 }
 
 type See = (p: Vec) => Seen
-
-const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 
 /** Size of the grid of a drawing that is kept, in statures. */
 const FINE = 0.006

@@ -1,4 +1,4 @@
-import type { CueMark, Region, Side } from '../../card'
+import { type CueMark, otherSide, type Region, type Side } from '../../card'
 import { flat, joint, type MeasureContext, seg, sideMeant } from '../landmarks'
 import { marksOf } from '../marks'
 import { pointsOf, touchPoints } from '../parts'
@@ -113,10 +113,7 @@ const REACHES: Record<string, (f: Solved, side: Side) => [from: Vec, tip: Vec]> 
   knee: (f, s) => [joint(f, seg(s, 'Thigh')), joint(f, seg(s, 'Shank'))],
   heel: (f, s) => [joint(f, seg(s, 'Shank')), touchPoints(`${s} heel`, f)[0]!.at],
   foot: (f, s) => [joint(f, seg(s, 'Shank')), pointIn(f.placed, seg(s, 'Toes'), [0, 0, 0.037])],
-  hip: (f, s) => [
-    joint(f, seg(s === 'left' ? 'right' : 'left', 'Thigh')),
-    joint(f, seg(s, 'Thigh')),
-  ],
+  hip: (f, s) => [joint(f, seg(otherSide(s), 'Thigh')), joint(f, seg(s, 'Thigh'))],
   shoulder: (f, s) => [joint(f, 'ribs'), joint(f, seg(s, 'UpperArm'))],
 }
 const MIDDLE_REACHES: Record<string, (f: Solved) => [Vec, Vec]> = {

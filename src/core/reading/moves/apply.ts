@@ -1,4 +1,4 @@
-import type { Side } from '../../card'
+import { otherSide, type Side } from '../../card'
 import { type BodyPart, type Instruction, IN_THE_MIDDLE } from '../../language'
 import { limbOf } from '../settle'
 import * as arms from './arms'
@@ -152,7 +152,7 @@ function sidePlank(s: Stance, n: Instruction): boolean {
   put(s, `${told} palm`, 'floor')
   put(s, `${told} outer foot`, 'floor')
   const sign = told === 'right' ? 1 : -1
-  const other = told === 'right' ? 'left' : 'right'
+  const other = otherSide(told)
   set(s, 'pelvis', { turn: 90 * sign, lean: -70 * sign })
   setOn(s, told, 'Shoulder', { flexion: 0, abduction: 80, rotation: 0 })
   setOn(s, told, 'Elbow', { flexion: 0 })
@@ -177,8 +177,8 @@ function comeTo(s: Stance, n: Instruction): boolean {
         if (one && (one.side === 'left' || one.side === 'right'))
           legs.step(
             s,
-            { ...n, ways: ['forward'], places: [], side: one.side === 'left' ? 'right' : 'left' },
-            one.side === 'left' ? 'right' : 'left'
+            { ...n, ways: ['forward'], places: [], side: otherSide(one.side) },
+            otherSide(one.side)
           )
       }
       return true

@@ -1,9 +1,8 @@
-import type { Side } from '../../card'
+import { otherSide, type Side } from '../../card'
 import type { Instruction, Place } from '../../language'
 import { add, apply, jointOf, type Vec } from '../../figure'
 import { surfaceOf } from './legs'
 import {
-  across,
   ahead,
   aimArm,
   at,
@@ -145,7 +144,7 @@ function threadArm(s: Stance, n: Instruction, side: Side): boolean {
   freeArm(s, side)
   put(s, `${side} shoulder`, 'floor')
   put(s, `${side} ear`, 'floor')
-  const other = across(side)
+  const other = otherSide(side)
   set(s, 'pelvis', { tilt: 108 })
   for (const each of SIDES) setOn(s, each, 'Hip', { flexion: 105 })
   const sign = side === 'right' ? 1 : -1
@@ -278,7 +277,7 @@ function targetOf(s: Stance, n: Instruction, place: Place, side: Side): Target |
 function floorBeside(s: Stance, leg: Side, hand: Side, relation: string): Vec {
   const placed = placedOf(s)
   const foot = at(placed, `${leg}Foot`)
-  const out = outward(placed, relation === 'inside' ? across(leg) : leg, 'pelvis')
+  const out = outward(placed, relation === 'inside' ? otherSide(leg) : leg, 'pelvis')
   return [foot[0] + out[0] * 0.07, foot[1] - s.body.ankleHeight, foot[2] + out[2] * 0.07]
 }
 
@@ -472,7 +471,7 @@ function leanTo(s: Stance, side: Side, by = 1): void {
     bent ? { flexion: -5, abduction: 75, rotation: 88 } : { abduction: 27 + lean, rotation: 70 }
   )
   if (bent) setOn(s, side, 'Knee', { flexion: 62 })
-  setOn(s, across(side), 'Hip', { abduction: bent ? 26 : Math.max(-5, 27 - lean), flexion: -6 })
+  setOn(s, otherSide(side), 'Hip', { abduction: bent ? 26 : Math.max(-5, 27 - lean), flexion: -6 })
 }
 
 /** When a place is out of the arm's reach, the trunk comes towards it. */

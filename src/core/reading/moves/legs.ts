@@ -1,8 +1,7 @@
-import type { Side } from '../../card'
+import { otherSide, type Side } from '../../card'
 import type { Instruction } from '../../language'
 import { sub, type Vec } from '../../figure'
 import {
-  across,
   ahead,
   aimLeg,
   at,
@@ -90,7 +89,7 @@ export function step(s: Stance, n: Instruction, side: Side | null): boolean {
     return false
   }
   if (!side) return false
-  const other = across(side)
+  const other = otherSide(side)
   const onHands = posture === 'fours' || posture === 'hands and feet'
   if (
     has(n, 'together') ||
@@ -298,13 +297,13 @@ export function bend(s: Stance, n: Instruction, side: Side | null): boolean {
     const thigh = stacked === null ? 1 : knee / 80
     setOn(s, side, 'Hip', { flexion: 25 * thigh, abduction: 62 * thigh, rotation: 78 })
     setOn(s, side, 'Knee', { flexion: Math.min(knee, 80) })
-    setOn(s, across(side), 'Hip', { abduction: 32 })
+    setOn(s, otherSide(side), 'Hip', { abduction: 32 })
     return true
   }
   if (front === side) {
     setOn(s, side, 'Hip', { flexion: get(s, 'pelvis', 'tilt') + knee, abduction: 2, rotation: 0 })
     setOn(s, side, 'Knee', { flexion: knee })
-    setOn(s, across(side), 'Hip', { flexion: get(s, 'pelvis', 'tilt') - 28 })
+    setOn(s, otherSide(side), 'Hip', { flexion: get(s, 'pelvis', 'tilt') - 28 })
     return true
   }
   if (front !== null) {
@@ -323,7 +322,7 @@ function foldLeg(s: Stance, n: Instruction, side: Side): boolean {
   if (posture !== 'seated') return false
   freeLeg(s, side)
   put(s, `${side} outer foot`, 'floor')
-  const crossing = partIn(n, 'hip')?.side === across(side)
+  const crossing = partIn(n, 'hip')?.side === otherSide(side)
   setOn(
     s,
     side,
@@ -535,7 +534,7 @@ export function straighten(s: Stance, n: Instruction, side: Side | null): boolea
     const tilt = get(s, 'pelvis', 'tilt')
     if (wide(s) || get(s, `${side}Hip`, 'abduction') > 40) {
       setOn(s, side, 'Hip', { flexion: tilt * 0.9, abduction: 27 })
-      setOn(s, across(side), 'Hip', { abduction: 27 })
+      setOn(s, otherSide(side), 'Hip', { abduction: 27 })
     } else if (front === side) setOn(s, side, 'Hip', { flexion: tilt + 32 })
     else if (front) setOn(s, side, 'Hip', { flexion: tilt - 26 })
     else setOn(s, side, 'Hip', { flexion: tilt })
@@ -629,7 +628,7 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
   const tilt = get(s, 'pelvis', 'tilt')
   if (Math.abs(get(s, 'pelvis', 'lean')) > 12) {
     // Leaning out over one leg: the other goes up in line with the trunk.
-    const foot = across(side)
+    const foot = otherSide(side)
     const sign = foot === 'left' ? 1 : -1
     set(s, 'pelvis', { lean: 78 * sign, tilt: 0 })
     set(s, 'lowBack', { lateralFlexion: 2 * sign })
@@ -647,11 +646,11 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
   if (
     has(n, 'back') ||
     n.places.some(({ relation, thing }) => relation === 'behind' && thing === 'you') ||
-    frontLeg(s) === across(side)
+    frontLeg(s) === otherSide(side)
   ) {
     // The trunk tips forward as far as the leg goes up behind.
     if (level || tilt > 40) {
-      const front = across(side)
+      const front = otherSide(side)
       set(s, 'pelvis', { tilt: 84 })
       setOn(s, front, 'Hip', { flexion: 84 })
       setOn(s, front, 'Knee', { flexion: 4 })
@@ -751,7 +750,7 @@ const ALONG: Record<string, [limb: string, along: number]> = {
 export function placeLeg(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
   const posture = postureOf(s)
-  const other = across(side)
+  const other = otherSide(side)
   const on = n.places.find(
     ({ part, side: of, relation }) =>
       part !== undefined &&
@@ -943,7 +942,7 @@ export function cross(s: Stance, n: Instruction, side: Side | null): boolean {
     }
     return false
   }
-  const other = across(side)
+  const other = otherSide(side)
   if (n.part === 'ankle' || n.part === 'shin' || n.part === 'foot') {
     return placeLeg(
       s,

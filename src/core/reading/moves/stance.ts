@@ -43,7 +43,6 @@ export interface Stance {
 }
 
 export const SIDES: readonly Side[] = ['left', 'right']
-export { otherSide as across } from '../../sides'
 
 const seg = (side: Side, name: string) => `${side}${name}` as Segment
 

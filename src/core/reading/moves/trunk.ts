@@ -1,4 +1,4 @@
-import type { Side } from '../../card'
+import { otherSide, type Side } from '../../card'
 import type { Instruction } from '../../language'
 import { onShoulders } from './legs'
 import {
@@ -509,7 +509,7 @@ export function sideBend(s: Stance, n: Instruction): boolean {
       'Hip',
       bent ? { flexion: -5, abduction: 75, rotation: 88 } : { abduction: 27 + lean, rotation: 70 }
     )
-    setOn(s, side === 'left' ? 'right' : 'left', 'Hip', {
+    setOn(s, otherSide(side), 'Hip', {
       abduction: bent ? 26 : Math.max(-5, 27 - lean),
     })
   } else if (posture === 'standing' || posture === 'kneeling') {
