@@ -3,7 +3,7 @@
 import { Alert, Progress, Skeleton } from '@mantine/core'
 import { Link } from '../shared/Link'
 import type { ReactNode } from 'react'
-import { Header } from '../chrome/Header'
+import { Page } from '../chrome/Page'
 import classes from './Cautions.module.css'
 import { type DeckCautions, type Matrix, useDeckCautions } from './useDeckCautions'
 
@@ -26,31 +26,28 @@ export function CautionsPage({
   const work = useDeckCautions()
   const { deck, matrix, progress, failure } = work
   return (
-    <>
-      <Header here="cautions" />
-      <main id="main" tabIndex={-1} className={classes.main}>
-        <nav aria-label="Cautions" className={classes.pages}>
-          {PAGES.map(({ id, href, title }) => (
-            <Link key={id} href={href} aria-current={id === here ? 'page' : undefined}>
-              {title}
-            </Link>
-          ))}
-        </nav>
-        <h1 className={classes.hidden}>{PAGES.find(({ id }) => id === here)!.title}</h1>
-        {failure && (
-          <Alert color="red" my="sm">
-            {failure}
-          </Alert>
-        )}
-        {progress && !matrix && (
-          <div role="status">
-            What the forms ask: {progress.done} of {progress.total} cards
-            <Progress value={(progress.done / progress.total) * 100} mt={4} aria-label="Progress" />
-          </div>
-        )}
-        {!failure && !matrix && <Skeleton height={480} mt="md" />}
-        {deck && matrix && children({ ...work, deck, matrix })}
-      </main>
-    </>
+    <Page here="cautions" width={1360}>
+      <nav aria-label="Cautions" className={classes.pages}>
+        {PAGES.map(({ id, href, title }) => (
+          <Link key={id} href={href} aria-current={id === here ? 'page' : undefined}>
+            {title}
+          </Link>
+        ))}
+      </nav>
+      <h1 className={classes.hidden}>{PAGES.find(({ id }) => id === here)!.title}</h1>
+      {failure && (
+        <Alert color="red" my="sm">
+          {failure}
+        </Alert>
+      )}
+      {progress && !matrix && (
+        <div role="status">
+          What the forms ask: {progress.done} of {progress.total} cards
+          <Progress value={(progress.done / progress.total) * 100} mt={4} aria-label="Progress" />
+        </div>
+      )}
+      {!failure && !matrix && <Skeleton height={480} mt="md" />}
+      {deck && matrix && children({ ...work, deck, matrix })}
+    </Page>
   )
 }

@@ -1,7 +1,8 @@
 'use client'
 
-import { Button, Checkbox, Group, NativeSelect, Text, TextInput } from '@mantine/core'
+import { Button, Checkbox, Group, Text, TextInput } from '@mantine/core'
 import { IconDownload, IconPrinter, IconSearch, IconUpload } from '@tabler/icons-react'
+import { Filter } from '../shared/Filter'
 import { Link } from '../shared/Link'
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react'
 import { BASES, VERDICTS, type Verdict } from '@/core/card'
@@ -117,46 +118,37 @@ function MatrixOf({ matrix, ask, reload }: Work) {
           value={words}
           onChange={(event) => setWords(event.currentTarget.value)}
         />
-        <NativeSelect
-          size="xs"
-          aria-label="Group of conditions"
+        <Filter
+          label="Group of conditions"
+          all="all groups"
           value={group}
-          onChange={(event) => setGroup(event.currentTarget.value)}
-          data={[{ value: '', label: 'all groups' }, ...groups]}
+          options={groups}
+          onChange={setGroup}
         />
-        <NativeSelect
-          size="xs"
-          aria-label="Base"
+        <Filter
+          label="Base"
+          all="all bases"
           value={base}
           disabled={card !== ''}
-          onChange={(event) => {
-            setBase(event.currentTarget.value)
+          options={bases.map((value) => ({ value, label: LABELS.base[value] }))}
+          onChange={(now) => {
+            setBase(now)
             setPage(0)
           }}
-          data={[
-            { value: '', label: 'all bases' },
-            ...bases.map((value) => ({ value, label: LABELS.base[value] })),
-          ]}
         />
-        <NativeSelect
-          size="xs"
-          aria-label="Columns"
+        <Filter
+          label="Columns"
+          all="a column a card"
           value={card}
-          onChange={(event) => setCard(event.currentTarget.value)}
-          data={[
-            { value: '', label: 'a column a card' },
-            ...cards.map(({ id, title }) => ({ value: id, label: `rungs of ${title}` })),
-          ]}
+          options={cards.map(({ id, title }) => ({ value: id, label: `rungs of ${title}` }))}
+          onChange={setCard}
         />
-        <NativeSelect
-          size="xs"
-          aria-label="Verdict"
+        <Filter
+          label="Verdict"
+          all="all verdicts"
           value={verdict}
-          onChange={(event) => setVerdict(event.currentTarget.value as Verdict | '')}
-          data={[
-            { value: '', label: 'all verdicts' },
-            ...VERDICTS.map((value) => ({ value, label: LABELS.verdict[value] })),
-          ]}
+          options={VERDICTS.map((value) => ({ value, label: LABELS.verdict[value] }))}
+          onChange={setVerdict}
         />
         <Checkbox
           size="xs"

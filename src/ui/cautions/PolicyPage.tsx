@@ -37,6 +37,7 @@ import {
 import { LABELS } from '@/core/language'
 import type { CautionsAnswer } from '@/workers/deckCautions'
 import { useAuthor } from '../chrome/AuthorName'
+import { Filter } from '../shared/Filter'
 import { api } from '../shared/api'
 import { later } from '../shared/later'
 import { TagsField } from '../shared/TagsField'
@@ -145,22 +146,19 @@ function Policy({ deck, ask, reload }: DeckCautions & { deck: CautionsDeck }) {
   return (
     <>
       <Group gap="xs" mt="xs" align="flex-end">
-        <NativeSelect
-          size="xs"
-          aria-label="Rules about"
+        <Filter
+          label="Rules about"
+          all="all conditions"
           value={condition}
-          onChange={(event) => setCondition(event.currentTarget.value)}
-          data={[
-            { value: '', label: 'all conditions' },
-            ...conditions.map(({ id, name }) => ({ value: id, label: name })),
-          ]}
+          options={conditions.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={setCondition}
         />
-        <NativeSelect
-          size="xs"
-          aria-label="Rules that look at"
+        <Filter
+          label="Rules that look at"
+          all="all that a form asks"
           value={trait}
-          onChange={(event) => setTrait(event.currentTarget.value as Trait | '')}
-          data={[{ value: '', label: 'all that a form asks' }, ...TRAIT_NAMES]}
+          options={TRAIT_NAMES}
+          onChange={setTrait}
         />
         <Button
           size="compact-sm"

@@ -7,14 +7,21 @@ import type { ReactNode } from 'react'
 import { AuthorName } from './AuthorName'
 import classes from './Header.module.css'
 
+/** The views that one comes to from anywhere. */
+const VIEWS = [
+  { id: 'shelf', href: '/', title: 'Shelf' },
+  { id: 'files', href: '/files', title: 'In and out' },
+  { id: 'findings', href: '/findings', title: 'Findings' },
+  { id: 'ladders', href: '/ladders', title: 'Ladders' },
+  { id: 'cautions', href: '/cautions', title: 'Cautions' },
+  { id: 'school', href: '/school', title: 'School' },
+  { id: 'bin', href: '/bin', title: 'Bin' },
+  { id: 'about', href: '/about', title: 'About' },
+] as const
+export type View = (typeof VIEWS)[number]['id']
+
 /** The bar on top of each view: the way to the other views on the left, this view's state on the right. */
-export function Header({
-  here,
-  children,
-}: {
-  here?: 'shelf' | 'files' | 'findings' | 'ladders' | 'cautions' | 'school'
-  children?: ReactNode
-}) {
+export function Header({ here, children }: { here?: View; children?: ReactNode }) {
   return (
     <header className={classes.bar}>
       <a href="#main" className={classes.skip}>
@@ -24,26 +31,11 @@ export function Header({
         Not<span aria-hidden>ula</span>
       </Link>
       <nav aria-label="Views" className={classes.nav}>
-        <Link href="/" aria-current={here === 'shelf' ? 'page' : undefined}>
-          Shelf
-        </Link>
-        <Link href="/files" aria-current={here === 'files' ? 'page' : undefined}>
-          In and out
-        </Link>
-        <Link href="/findings" aria-current={here === 'findings' ? 'page' : undefined}>
-          Findings
-        </Link>
-        <Link href="/ladders" aria-current={here === 'ladders' ? 'page' : undefined}>
-          Ladders
-        </Link>
-        <Link href="/cautions" aria-current={here === 'cautions' ? 'page' : undefined}>
-          Cautions
-        </Link>
-        <Link href="/school" aria-current={here === 'school' ? 'page' : undefined}>
-          School
-        </Link>
-        <Link href="/bin">Bin</Link>
-        <Link href="/about">About</Link>
+        {VIEWS.map(({ id, href, title }) => (
+          <Link key={id} href={href} aria-current={here === id ? 'page' : undefined}>
+            {title}
+          </Link>
+        ))}
       </nav>
       <div className={classes.state}>
         {children}

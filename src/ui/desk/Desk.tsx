@@ -4,7 +4,6 @@ import {
   Alert,
   Button,
   Group,
-  NativeSelect,
   Progress,
   SegmentedControl,
   Skeleton,
@@ -13,6 +12,7 @@ import {
 } from '@mantine/core'
 import { IconSearch } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
+import { Filter } from '../shared/Filter'
 import { Link } from '../shared/Link'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import {
@@ -27,7 +27,7 @@ import {
 import { findingKey, RULES } from '@/core/check'
 import { plainName } from '@/core/search'
 import type { CardFindings, DeckJob } from '@/workers/deckFindings'
-import { Header } from '../chrome/Header'
+import { Page } from '../chrome/Page'
 import { api } from '../shared/api'
 import { SeverityMark } from '../shared/SeverityMark'
 import { useDeckFindings } from '../shared/useDeckFindings'
@@ -71,39 +71,36 @@ export function Desk() {
   const [found, setFound] = useState<CardFindings[] | null>(null)
   if (work.state === 'finished' && work.cards !== found) setFound(work.cards)
   return (
-    <>
-      <Header here="findings" />
-      <main id="main" tabIndex={-1} className={classes.main}>
-        <h1>Findings</h1>
-        {deck?.unreadable && (
-          <Alert color="red" my="sm">
-            Cannot be read, and are not looked at here:{' '}
-            {deck.unreadable.map((id, i) => (
-              <span key={id}>
-                {i > 0 && ', '}
-                <Link href={`/cards/${id}/history`}>{id}</Link>
-              </span>
-            ))}
-            . An earlier version may be brought back from the history.
-          </Alert>
-        )}
-        {(failure || work.state === 'failed') && (
-          <Alert color="red" my="sm">
-            {failure || (work.state === 'failed' && work.message)}
-          </Alert>
-        )}
-        {work.state === 'running' && (
-          <div>
-            {work.done} of {work.total} cards
-            <Progress value={(work.done / work.total) * 100} mt={4} aria-label="Progress" />
-          </div>
-        )}
-        {!failure && !found && (work.state === 'idle' || work.state === 'running') && (
-          <Skeleton height={300} mt="md" />
-        )}
-        {deck && found && <Lists deck={deck} found={found} onMended={read} />}
-      </main>
-    </>
+    <Page here="findings" width={1080}>
+      <h1>Findings</h1>
+      {deck?.unreadable && (
+        <Alert color="red" my="sm">
+          Cannot be read, and are not looked at here:{' '}
+          {deck.unreadable.map((id, i) => (
+            <span key={id}>
+              {i > 0 && ', '}
+              <Link href={`/cards/${id}/history`}>{id}</Link>
+            </span>
+          ))}
+          . An earlier version may be brought back from the history.
+        </Alert>
+      )}
+      {(failure || work.state === 'failed') && (
+        <Alert color="red" my="sm">
+          {failure || (work.state === 'failed' && work.message)}
+        </Alert>
+      )}
+      {work.state === 'running' && (
+        <div>
+          {work.done} of {work.total} cards
+          <Progress value={(work.done / work.total) * 100} mt={4} aria-label="Progress" />
+        </div>
+      )}
+      {!failure && !found && (work.state === 'idle' || work.state === 'running') && (
+        <Skeleton height={300} mt="md" />
+      )}
+      {deck && found && <Lists deck={deck} found={found} onMended={read} />}
+    </Page>
   )
 }
 
@@ -161,20 +158,21 @@ function Lists({
           value={text}
           onChange={(event) => setText(event.currentTarget.value)}
         />
-        <NativeSelect
-          aria-label="Weight"
+        <Filter
+          size="sm"
+          label="Weight"
+          all="any weight"
           value={severity}
-          onChange={(event) => setSeverity(event.currentTarget.value)}
-          data={[{ value: '', label: 'any weight' }, ...SEVERITIES]}
+          options={SEVERITIES}
+          onChange={setSeverity}
         />
-        <NativeSelect
-          aria-label="Section"
+        <Filter
+          size="sm"
+          label="Section"
+          all="any section"
           value={section}
-          onChange={(event) => setSection(event.currentTarget.value)}
-          data={[
-            { value: '', label: 'any section' },
-            ...SECTIONS.map(({ id, title }) => ({ value: id, label: title })),
-          ]}
+          options={SECTIONS.map(({ id, title }) => ({ value: id, label: title }))}
+          onChange={setSection}
         />
       </Group>
       <p className={classes.sum} role="status">

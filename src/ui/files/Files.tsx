@@ -5,7 +5,7 @@ import { IconDownload, IconUpload } from '@tabler/icons-react'
 import { useRef, useState } from 'react'
 import { useDropzone } from 'react-dropzone'
 import { useAuthor } from '../chrome/AuthorName'
-import { Header } from '../chrome/Header'
+import { Page } from '../chrome/Page'
 import { Compare } from '../history/Compare'
 import { api } from '../shared/api'
 import classes from './Files.module.css'
@@ -90,99 +90,96 @@ export function Files() {
   }
 
   return (
-    <>
-      <Header here="files" />
-      <main id="main" tabIndex={-1} className={classes.main}>
-        <h1 className={classes.title}>Cards in and out</h1>
-        {failure && (
-          <Alert color="red" my="sm" role="alert">
-            {failure}
+    <Page here="files" width={1000}>
+      <h1>Cards in and out</h1>
+      {failure && (
+        <Alert color="red" my="sm" role="alert">
+          {failure}
+        </Alert>
+      )}
+      <section aria-labelledby="in">
+        <h2 id="in" className={classes.part}>
+          In
+        </h2>
+        <div {...getRootProps()} className={`${classes.drop} ${isDragActive ? classes.over : ''}`}>
+          <input {...getInputProps({ 'aria-label': 'Card files' })} />
+          <input
+            ref={folder}
+            type="file"
+            hidden
+            aria-label="A folder of card files"
+            {...{ webkitdirectory: '' }}
+            onChange={(event) => void preview([...(event.currentTarget.files ?? [])])}
+          />
+          <IconUpload size={24} aria-hidden />
+          <p>
+            Drop card files, a folder or a ZIP here. You see what would happen before anything does.
+          </p>
+          <Group gap="xs" justify="center">
+            <Button variant="default" onClick={open}>
+              Choose files
+            </Button>
+            <Button variant="default" onClick={() => folder.current?.click()}>
+              Choose a folder
+            </Button>
+          </Group>
+        </div>
+        {state.at === 'reading' && <Text role="status">Reading the files …</Text>}
+        {state.at === 'preview' && (
+          <Preview
+            items={state.items}
+            leftOut={leftOut}
+            onLeaveOut={setLeftOut}
+            onTake={() => void take(state.files)}
+            onStop={() => setState({ at: 'start' })}
+          />
+        )}
+        {state.at === 'taking' && (
+          <div role="status">
+            <Text>
+              {state.done} of {state.total} cards
+            </Text>
+            <Progress
+              value={(100 * state.done) / Math.max(1, state.total)}
+              aria-label="Cards taken in"
+            />
+          </div>
+        )}
+        {state.at === 'done' && (
+          <Alert color="green" mt="sm" role="status">
+            {state.added} new and {state.changed} changed{' '}
+            {state.added + state.changed === 1 ? 'card is' : 'cards are'} on the shelf.
           </Alert>
         )}
-        <section aria-labelledby="in">
-          <h2 id="in">In</h2>
-          <div
-            {...getRootProps()}
-            className={`${classes.drop} ${isDragActive ? classes.over : ''}`}
-          >
-            <input {...getInputProps({ 'aria-label': 'Card files' })} />
-            <input
-              ref={folder}
-              type="file"
-              hidden
-              aria-label="A folder of card files"
-              {...{ webkitdirectory: '' }}
-              onChange={(event) => void preview([...(event.currentTarget.files ?? [])])}
-            />
-            <IconUpload size={24} aria-hidden />
-            <p>
-              Drop card files, a folder or a ZIP here. You see what would happen before anything
-              does.
-            </p>
-            <Group gap="xs" justify="center">
-              <Button variant="default" onClick={open}>
-                Choose files
-              </Button>
-              <Button variant="default" onClick={() => folder.current?.click()}>
-                Choose a folder
-              </Button>
-            </Group>
-          </div>
-          {state.at === 'reading' && <Text role="status">Reading the files …</Text>}
-          {state.at === 'preview' && (
-            <Preview
-              items={state.items}
-              leftOut={leftOut}
-              onLeaveOut={setLeftOut}
-              onTake={() => void take(state.files)}
-              onStop={() => setState({ at: 'start' })}
-            />
-          )}
-          {state.at === 'taking' && (
-            <div role="status">
-              <Text>
-                {state.done} of {state.total} cards
-              </Text>
-              <Progress
-                value={(100 * state.done) / Math.max(1, state.total)}
-                aria-label="Cards taken in"
-              />
-            </div>
-          )}
-          {state.at === 'done' && (
-            <Alert color="green" mt="sm" role="status">
-              {state.added} new and {state.changed} changed{' '}
-              {state.added + state.changed === 1 ? 'card is' : 'cards are'} on the shelf.
-            </Alert>
-          )}
-        </section>
-        <section aria-labelledby="out">
-          <h2 id="out">Out</h2>
-          <Group gap="xs">
-            {(
-              [
-                ['md', 'The deck as Markdown, ZIP'],
-                ['json', 'The deck as JSON, ZIP'],
-                ['cues', 'Cues, CSV'],
-                ['mistakes', 'Mistakes, CSV'],
-                ['cautions', 'Cautions, CSV'],
-              ] as const
-            ).map(([as, label]) => (
-              <Button
-                key={as}
-                component="a"
-                href={`/api/export?as=${as}`}
-                download
-                variant="default"
-                leftSection={<IconDownload size={16} />}
-              >
-                {label}
-              </Button>
-            ))}
-          </Group>
-        </section>
-      </main>
-    </>
+      </section>
+      <section aria-labelledby="out">
+        <h2 id="out" className={classes.part}>
+          Out
+        </h2>
+        <Group gap="xs">
+          {(
+            [
+              ['md', 'The deck as Markdown, ZIP'],
+              ['json', 'The deck as JSON, ZIP'],
+              ['cues', 'Cues, CSV'],
+              ['mistakes', 'Mistakes, CSV'],
+              ['cautions', 'Cautions, CSV'],
+            ] as const
+          ).map(([as, label]) => (
+            <Button
+              key={as}
+              component="a"
+              href={`/api/export?as=${as}`}
+              download
+              variant="default"
+              leftSection={<IconDownload size={16} />}
+            >
+              {label}
+            </Button>
+          ))}
+        </Group>
+      </section>
+    </Page>
   )
 }
 

@@ -8,7 +8,7 @@ import { type Card, type School } from '@/core/card'
 import { writeMarkdown } from '@/core/formats'
 import { sheetOf } from '@/core/print'
 import { useAuthor } from '../chrome/AuthorName'
-import { Header } from '../chrome/Header'
+import { Page } from '../chrome/Page'
 import { api } from '../shared/api'
 import { Compare } from './Compare'
 import { CompareSpread } from './CompareSpread'
@@ -74,107 +74,97 @@ export function History({
   const sheet = (card: Card) => sheetOf(card, school, new Map(Object.entries(titles)))
 
   return (
-    <>
-      <Header />
-      <main id="main" tabIndex={-1} className={classes.main}>
-        <Group justify="space-between">
-          <h1 className={classes.title}>
-            <bdi>{title}</bdi>, its versions
-          </h1>
-          <Button component={Link} href={`/cards/${id}/bench`} variant="default">
-            To the bench
-          </Button>
-        </Group>
-        {failure && (
-          <Alert color="red" my="sm">
-            {failure}
-          </Alert>
-        )}
-        <div className={classes.desk}>
-          <div className={classes.scroll} tabIndex={0} role="region" aria-label="Versions">
-            <table className={classes.versions}>
-              <thead>
-                <tr>
-                  <th scope="col">from</th>
-                  <th scope="col">to</th>
-                  <th scope="col">version</th>
+    <Page width={1280}>
+      <Group justify="space-between">
+        <h1>
+          <bdi>{title}</bdi>, its versions
+        </h1>
+        <Button component={Link} href={`/cards/${id}/bench`} variant="default">
+          To the bench
+        </Button>
+      </Group>
+      {failure && (
+        <Alert color="red" my="sm">
+          {failure}
+        </Alert>
+      )}
+      <div className={classes.desk}>
+        <div className={classes.scroll} tabIndex={0} role="region" aria-label="Versions">
+          <table className={classes.versions}>
+            <thead>
+              <tr>
+                <th scope="col">from</th>
+                <th scope="col">to</th>
+                <th scope="col">version</th>
+              </tr>
+            </thead>
+            <tbody>
+              {listed.map((each) => (
+                <tr key={each.version}>
+                  <td>
+                    <input
+                      type="radio"
+                      name="older"
+                      aria-label={`compare from version ${each.version}`}
+                      checked={older === each.version}
+                      onChange={() => setOlder(each.version)}
+                    />
+                  </td>
+                  <td>
+                    <input
+                      type="radio"
+                      name="newer"
+                      aria-label={`compare to version ${each.version}`}
+                      checked={newer === each.version}
+                      onChange={() => setNewer(each.version)}
+                    />
+                  </td>
+                  <td>
+                    <b>{each.version}</b> {each.author || 'no name'},{' '}
+                    <time dateTime={each.savedAt}>{when(each.savedAt)}</time>
+                    {each.note && <div className={classes.note}>{each.note}</div>}
+                    {each.more > 0 && (
+                      <button className={classes.more} onClick={() => setOpen([...open, each.of])}>
+                        {each.more} earlier {each.more === 1 ? 'save' : 'saves'} of this sitting
+                      </button>
+                    )}
+                  </td>
                 </tr>
-              </thead>
-              <tbody>
-                {listed.map((each) => (
-                  <tr key={each.version}>
-                    <td>
-                      <input
-                        type="radio"
-                        name="older"
-                        aria-label={`compare from version ${each.version}`}
-                        checked={older === each.version}
-                        onChange={() => setOlder(each.version)}
-                      />
-                    </td>
-                    <td>
-                      <input
-                        type="radio"
-                        name="newer"
-                        aria-label={`compare to version ${each.version}`}
-                        checked={newer === each.version}
-                        onChange={() => setNewer(each.version)}
-                      />
-                    </td>
-                    <td>
-                      <b>{each.version}</b> {each.author || 'no name'},{' '}
-                      <time dateTime={each.savedAt}>{when(each.savedAt)}</time>
-                      {each.note && <div className={classes.note}>{each.note}</div>}
-                      {each.more > 0 && (
-                        <button
-                          className={classes.more}
-                          onClick={() => setOpen([...open, each.of])}
-                        >
-                          {each.more} earlier {each.more === 1 ? 'save' : 'saves'} of this sitting
-                        </button>
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
-          <div>
-            <Group justify="space-between" mb="xs">
-              <span>
-                Version {older} beside version {newer}
-              </span>
-              <SegmentedControl
-                size="xs"
-                aria-label="How to compare"
-                value={manner}
-                onChange={setManner}
-                data={[
-                  { value: 'spread', label: 'On the spread' },
-                  { value: 'text', label: 'As text' },
-                ]}
-              />
-              <Button
-                size="compact-md"
-                disabled={older === newest}
-                onClick={() => void bringBack()}
-              >
-                Bring version {older} back
-              </Button>
-            </Group>
-            {before && after && manner === 'spread' && (
-              <CompareSpread older={sheet(before)} newer={sheet(after)} />
-            )}
-            {before && after && manner === 'text' && (
-              <Compare
-                first={writeMarkdown(before)}
-                second={writeMarkdown(after)}
-                titles={[`Version ${older}`, `Version ${newer}`]}
-              />
-            )}
-          </div>
+              ))}
+            </tbody>
+          </table>
         </div>
-      </main>
-    </>
+        <div>
+          <Group justify="space-between" mb="xs">
+            <span>
+              Version {older} beside version {newer}
+            </span>
+            <SegmentedControl
+              size="xs"
+              aria-label="How to compare"
+              value={manner}
+              onChange={setManner}
+              data={[
+                { value: 'spread', label: 'On the spread' },
+                { value: 'text', label: 'As text' },
+              ]}
+            />
+            <Button size="compact-md" disabled={older === newest} onClick={() => void bringBack()}>
+              Bring version {older} back
+            </Button>
+          </Group>
+          {before && after && manner === 'spread' && (
+            <CompareSpread older={sheet(before)} newer={sheet(after)} />
+          )}
+          {before && after && manner === 'text' && (
+            <Compare
+              first={writeMarkdown(before)}
+              second={writeMarkdown(after)}
+              titles={[`Version ${older}`, `Version ${newer}`]}
+            />
+          )}
+        </div>
+      </div>
+    </Page>
   )
 }

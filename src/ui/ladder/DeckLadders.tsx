@@ -7,7 +7,7 @@ import { BASES, DEMANDED, type Demanded, type School, SPINES } from '@/core/card
 import { type CardLevels, gapsIn } from '@/core/ladder'
 import { LABELS, LADDER } from '@/core/language'
 import type { LevelsAnswer, LevelsJob } from '@/workers/deckLevels'
-import { Header } from '../chrome/Header'
+import { Page } from '../chrome/Page'
 import { api } from '../shared/api'
 import { later } from '../shared/later'
 import classes from './DeckLadders.module.css'
@@ -48,25 +48,22 @@ export function DeckLadders() {
   const finished = answer && 'finished' in answer ? answer : null
   const running = answer && 'done' in answer ? answer : null
   return (
-    <>
-      <Header here="ladders" />
-      <main id="main" tabIndex={-1} className={classes.main}>
-        <h1>Ladders of the deck</h1>
-        {failure && (
-          <Alert color="red" my="sm">
-            {failure}
-          </Alert>
-        )}
-        {running && (
-          <div>
-            {running.done} of {running.total} cards
-            <Progress value={(running.done / running.total) * 100} mt={4} aria-label="Progress" />
-          </div>
-        )}
-        {!failure && !finished && <Skeleton height={430} mt="md" />}
-        {finished && <Levels cards={finished.cards} failed={finished.failed} />}
-      </main>
-    </>
+    <Page here="ladders" width={1240}>
+      <h1>Ladders of the deck</h1>
+      {failure && (
+        <Alert color="red" my="sm">
+          {failure}
+        </Alert>
+      )}
+      {running && (
+        <div>
+          {running.done} of {running.total} cards
+          <Progress value={(running.done / running.total) * 100} mt={4} aria-label="Progress" />
+        </div>
+      )}
+      {!failure && !finished && <Skeleton height={430} mt="md" />}
+      {finished && <Levels cards={finished.cards} failed={finished.failed} />}
+    </Page>
   )
 }
 
@@ -128,7 +125,7 @@ function Levels({ cards, failed }: { cards: CardLevels[]; failed: string[] }) {
         </span>
       </Group>
       <LevelChart cards={sorted} family={family} of={of} label={label} />
-      <h2>Gaps between levels</h2>
+      <h2 className={classes.part}>Gaps between levels</h2>
       {gaps.length === 0 && <p>In no family is there a gap that wants a rung.</p>}
       <ol className={classes.gaps}>
         {gaps.slice(0, MOST_GAPS).map(({ family: name, from, to, by }) => (

@@ -34,7 +34,7 @@ import { RULES } from '@/core/check'
 import { DEMAND_WEIGHTS } from '@/core/ladder'
 import { LADDER, SAY_CAUTIONS } from '@/core/language'
 import type { DeckJob } from '@/workers/deckFindings'
-import { Header } from '../chrome/Header'
+import { Page } from '../chrome/Page'
 import { api, ApiError } from '../shared/api'
 import { SeverityMark } from '../shared/SeverityMark'
 import { TagsField } from '../shared/TagsField'
@@ -64,22 +64,19 @@ export function SchoolPage() {
       .catch((error: Error) => setFailure(error.message))
   }, [])
   return (
-    <>
-      <Header here="school" />
-      <main id="main" tabIndex={-1} className={classes.main}>
-        <h1>The school</h1>
-        <Text c="dimmed">
-          What all cards of the deck share, and how this school decides where schools differ.
-        </Text>
-        {failure && (
-          <Alert color="red" my="sm">
-            {failure}
-          </Alert>
-        )}
-        {!deck && !failure && <Skeleton height={400} mt="md" />}
-        {deck && <Form deck={deck} onSaved={(school) => setDeck({ ...deck, school })} />}
-      </main>
-    </>
+    <Page here="school" width={1080}>
+      <h1>The school</h1>
+      <Text c="dimmed">
+        What all cards of the deck share, and how this school decides where schools differ.
+      </Text>
+      {failure && (
+        <Alert color="red" my="sm">
+          {failure}
+        </Alert>
+      )}
+      {!deck && !failure && <Skeleton height={400} mt="md" />}
+      {deck && <Form deck={deck} onSaved={(school) => setDeck({ ...deck, school })} />}
+    </Page>
   )
 }
 

@@ -1,7 +1,7 @@
 'use client'
 
 import { LABELS } from '@/core/language'
-import { Alert, Button, NativeSelect, Skeleton, Text, TextInput } from '@mantine/core'
+import { Alert, Button, Skeleton, Text, TextInput } from '@mantine/core'
 import { useDisclosure } from '@mantine/hooks'
 import { IconPlus, IconSearch } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
@@ -9,6 +9,7 @@ import { useDeferredValue, useMemo, useState } from 'react'
 import type { ShelfCard } from '@/core/deck'
 import { BASES, MANNERS, SECTIONS, STATUSES, SPINES } from '@/core/card'
 import { Header } from '../chrome/Header'
+import { Filter } from '../shared/Filter'
 import { DeckMap } from './DeckMap'
 import { type Filters, NO_FILTERS, passes } from './filters'
 import { Rows } from './Rows'
@@ -66,40 +67,40 @@ export function Shelf() {
               <Filter
                 label="Base"
                 value={filters.base}
-                options={BASES.map((value) => [value, LABELS.base[value]])}
+                options={BASES.map((value) => ({ value, label: LABELS.base[value] }))}
                 onChange={(base) => set({ base })}
               />
               <Filter
                 label="Spine"
                 value={filters.spine}
-                options={SPINES.map((value) => [value, value])}
+                options={SPINES}
                 onChange={(spine) => set({ spine })}
               />
               <Filter
                 label="Sides"
                 value={filters.sides}
-                options={[
-                  ['sided', 'two sides'],
-                  ['even', 'even'],
-                ]}
+                options={[{ value: 'sided', label: 'two sides' }, 'even']}
                 onChange={(sides) => set({ sides })}
               />
               <Filter
                 label="Manner"
                 value={filters.manner}
-                options={MANNERS.map((value) => [value, value])}
+                options={MANNERS}
                 onChange={(manner) => set({ manner })}
               />
               <Filter
                 label="Status"
                 value={filters.status}
-                options={STATUSES.map((status) => [status, LABELS.status[status]])}
+                options={STATUSES.map((value) => ({ value, label: LABELS.status[value] }))}
                 onChange={(status) => set({ status })}
               />
               <Filter
                 label="Section missing"
                 value={filters.missing}
-                options={SECTIONS.map(({ id, title }) => [id, `without ${title}`])}
+                options={SECTIONS.map(({ id, title }) => ({
+                  value: id,
+                  label: `without ${title}`,
+                }))}
                 onChange={(missing) => set({ missing })}
               />
               {filtering && (
@@ -146,28 +147,6 @@ export function Shelf() {
       />
       {adding && <NewCard onClose={add.close} />}
     </>
-  )
-}
-
-interface FilterProps<T extends string> {
-  label: string
-  value: T | ''
-  options: [T, string][]
-  onChange: (value: T | '') => void
-}
-
-function Filter<T extends string>({ label, value, options, onChange }: FilterProps<T>) {
-  return (
-    <NativeSelect
-      size="xs"
-      aria-label={label}
-      value={value}
-      data={[
-        { value: '', label: label.toLowerCase() },
-        ...options.map(([option, words]) => ({ value: option, label: words })),
-      ]}
-      onChange={(event) => onChange(event.currentTarget.value as T | '')}
-    />
   )
 }
 
