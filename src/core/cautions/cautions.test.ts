@@ -7,6 +7,8 @@ import { type Figure, readFigure } from '../figure'
 import { rungForm } from '../ladder'
 import {
   ASK_ANYWAY,
+  askedOf,
+  type Condition,
   conditionNamed,
   conditions,
   DEFAULT_POLICY,
@@ -17,7 +19,7 @@ import {
   together,
   traitsOf,
   traitWords,
-  verdictsFor,
+  verdictOf,
 } from '.'
 
 const POSED = JSON.parse(readFileSync('tests/fixtures/forms.json', 'utf8')) as Record<
@@ -25,6 +27,9 @@ const POSED = JSON.parse(readFileSync('tests/fixtures/forms.json', 'utf8')) as R
   unknown
 >
 const only = (figure: Figure, more: Partial<Card> = {}) => ladderCard({ it: figure }, 'it', more)
+/** Verdicts of every rung, from the bottom up. */
+const verdictsFor = (card: Card, condition: Condition) =>
+  askedOf(card).map((asked) => verdictOf(asked, condition))
 const verdict = (card: Card, name: string): Verdict =>
   verdictsFor(card, conditionNamed(name)!).at(-1)!.verdict
 const trait = (figure: Figure, name: Trait) => traitsOf(only(figure), 'it').traits[name]

@@ -127,16 +127,6 @@ export const basisOf = ({ verdict, rules }: RungVerdict): string =>
     rules.map((rule) => `${ruleWords(rule)} ${rule.verdict}`)
   )
 
-/** Verdicts of every rung of a card, from the bottom up; of a card with no ladder of its one form. */
-export function verdictsFor(
-  card: Card,
-  condition: Condition,
-  school: Pick<School, 'pace'> = DEFAULT_SCHOOL,
-  policy?: readonly PolicyRule[]
-): RungVerdict[] {
-  return askedOf(card, school).map((traits) => verdictOf(traits, condition, policy))
-}
-
 /** What every rung of a card asks, from the bottom up. */
 export function askedOf(
   card: Card,
