@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test'
+import type { Card } from '../../src/core/card'
 import { expectAccessible, field, newCard, openBench, saved, test } from './helpers'
 
 /** Words that move the figure, as a trainer meets them: drafted, kept, pulled, played. */
@@ -86,6 +87,41 @@ test('a drafted form is pulled, kept as it was pulled, and given back to the wor
   await kept(page, 1).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Back to the words' }).click()
   await expect(draft(page, 1)).toBeVisible()
+})
+
+/** Pulls the left hand, lets go and presses a button, before anything can be worked out. */
+async function pullAndPress(page: Page, button: string) {
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('button', { name: 'Pull the left hand;' })).toBeVisible()
+  await dialog.evaluate((box, words) => {
+    const hand = box.querySelector<HTMLElement>('[aria-label^="Pull the left hand;"]')!
+    hand.focus()
+    for (const key of ['ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown', 'Enter'])
+      hand.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+    const found = [...box.querySelectorAll('button')].findLast((each) =>
+      each.textContent!.includes(words)
+    )
+    found!.click()
+  }, button)
+  await expect(dialog).toBeHidden()
+}
+
+test('a pull is kept though the dialog closes at once; words that take it back have it back', async ({
+  page,
+  request,
+}) => {
+  const id = await newCard(request, 'Pulled and left')
+  await openBench(page, id)
+  await write(page, ['Lift both arms.'])
+  await draft(page, 1).click()
+  await pullAndPress(page, 'Close')
+  await expect(kept(page, 1)).toBeVisible()
+  await kept(page, 1).click()
+  await pullAndPress(page, 'Back to the words')
+  await expect(draft(page, 1)).toBeVisible()
+  await saved(page)
+  const { card } = (await (await request.get(`/api/cards/${id}`)).json()) as { card: Card }
+  expect(card.enter[0]!.figure).toBeUndefined()
 })
 
 test('a card plays: on its breath, line by line, stepped, scrubbed and paused', async ({

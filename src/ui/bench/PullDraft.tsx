@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Group, Modal, Text } from '@mantine/core'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { anglesOf, type Figure, withFigure } from '@/core/figure'
 import type { FormDrawn } from '@/workers/words'
 import { Stage } from '../figure/Stage'
@@ -33,6 +33,8 @@ export function PullDraft({
   )
   useEffect(() => ask(wish), [ask, wish])
   const path = form.where.replace(/text$/, 'figure')
+  /** A pull that is still worked out does not take the form back from the words. */
+  const given = useRef(false)
   const keep = (next: Figure | null) =>
     bench.getState().edit((card) => withFigure(card, path, next))
   return (
@@ -49,6 +51,7 @@ export function PullDraft({
           onDrag={(drag) => ask({ ...wish, drag, seen: answer.view })}
           onDrop={() =>
             whenDone(({ pose }) => {
+              if (given.current) return
               const next = { ...figure, angles: anglesOf(pose) }
               setFigure(next)
               keep(next)
@@ -73,6 +76,7 @@ export function PullDraft({
             size="compact-md"
             variant="default"
             onClick={() => {
+              given.current = true
               keep(null)
               onClose()
             }}

@@ -35,6 +35,7 @@ export function useFigureWork(): [
       type: 'module',
     })
     worker.current = made
+    let left = false
     made.onmessage = ({ data }: MessageEvent<FigureAnswer>) => {
       busy.current = false
       // While a part is pulled the loads are those of before.
@@ -46,17 +47,23 @@ export function useFigureWork(): [
       if (next) return send(next)
       after.current?.(now)
       after.current = null
+      if (left) made.terminate()
     }
     made.onerror = (event) => {
       busy.current = false
       after.current = null
+      if (left) made.terminate()
       setFailure(`The figure could not be worked out: ${event.message}. What you had is kept.`)
     }
     if (waiting.current) {
       send(waiting.current)
       waiting.current = null
     }
-    return () => made.terminate()
+    return () => {
+      left = true
+      // What was pulled a moment before one leaves is still worked out, and told.
+      if (!after.current) made.terminate()
+    }
   }, [send])
 
   const ask = useCallback(
