@@ -8,6 +8,7 @@ import {
   bend,
   EITHER,
   get,
+  knees,
   LEG,
   type Move,
   type Moved,
@@ -171,27 +172,7 @@ function raiseFoot(figure: Figure): Moved[] {
   })
 }
 
-function bendKnees(figure: Figure): Moved[] {
-  return EITHER.flatMap((side): Moved[] => {
-    const straight = of(side).every(
-      (each) =>
-        get(figure, `${each}Knee`, 'flexion') < 20 && get(figure, `${each}Hip`, 'flexion') > 40
-    )
-    if (!straight) return []
-    return [
-      {
-        move: 'bend-knee',
-        way: 'easier',
-        ...LADDER.moves['bend-knee'](side),
-        limb: { side, part: 'leg' },
-        figure: bend(
-          figure,
-          Object.fromEntries(of(side).map((each) => [`${each}Knee`, { flexion: 42 }]))
-        ),
-      },
-    ]
-  })
-}
+const bendKnees = knees('bend-knee', 'easier', 42, (bent) => bent < 20)
 
 /** Of a plank both knees, of a lunge the one behind. */
 function kneeDown(figure: Figure): Moved[] {

@@ -8,6 +8,7 @@ import {
   EITHER,
   FLOORED,
   get,
+  knees,
   LEG,
   type Move,
   type Moved,
@@ -22,27 +23,7 @@ import {
   without,
 } from './moved'
 
-function straightenKnees(figure: Figure): Moved[] {
-  return EITHER.flatMap((side): Moved[] => {
-    const soft = of(side).every((each) => {
-      const knee = get(figure, `${each}Knee`, 'flexion')
-      return knee > 12 && knee < 70 && get(figure, `${each}Hip`, 'flexion') > 40
-    })
-    if (!soft) return []
-    return [
-      {
-        move: 'straighten-knee',
-        way: 'harder',
-        ...LADDER.moves['straighten-knee'](side),
-        limb: { side, part: 'leg' },
-        figure: bend(
-          figure,
-          Object.fromEntries(of(side).map((each) => [`${each}Knee`, { flexion: 3 }]))
-        ),
-      },
-    ]
-  })
-}
+const straightenKnees = knees('straighten-knee', 'harder', 3, (bent) => bent > 12 && bent < 70)
 
 function lowerHand(figure: Figure): Moved[] {
   return SIDES.flatMap((side): Moved[] => {

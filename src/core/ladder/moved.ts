@@ -121,3 +121,28 @@ export const standing = (figure: Figure) =>
 
 /** What a move makes of a form; nothing where it does not fit. */
 export type Move = (figure: Figure, card: Card) => Moved[]
+
+/** Both knees or one brought to an angle, where the hips are folded and the knees as they must be. */
+export const knees =
+  (
+    move: 'bend-knee' | 'straighten-knee',
+    way: Way,
+    flexion: number,
+    fits: (bent: number) => boolean
+  ): Move =>
+  (figure) =>
+    EITHER.filter((side) =>
+      of(side).every(
+        (each) =>
+          fits(get(figure, `${each}Knee`, 'flexion')) && get(figure, `${each}Hip`, 'flexion') > 40
+      )
+    ).map((side) => ({
+      move,
+      way,
+      ...LADDER.moves[move](side),
+      limb: { side, part: 'leg' },
+      figure: bend(
+        figure,
+        Object.fromEntries(of(side).map((each) => [`${each}Knee`, { flexion }]))
+      ),
+    }))
