@@ -29,7 +29,8 @@ const TOOLS: { field: 'measure' | 'mark'; title: string; Tool: ComponentType<Too
 /** What the figure should measure for a cue, and what is drawn on it; quiet until one is there. */
 export const CueTools = ({ cue, index }: { cue: Cue; index: number }) => (
   <span className={classes.tools}>
-    {TOOLS.map((tool) => (
+    {/* What is there first; beside it what is not takes hardly any room. */}
+    {TOOLS.toSorted((a, b) => Number(!cue[a.field]) - Number(!cue[b.field])).map((tool) => (
       <One key={tool.field} {...tool} cue={cue} index={index} />
     ))}
   </span>
@@ -49,9 +50,10 @@ function One({
     <button
       className={`${classes.measured} ${classes.quiet}`}
       aria-label={`${title} of cue ${index + 1}`}
+      title={title}
       onClick={() => setOpened(true)}
     >
-      {field}
+      {TOOLS.some((tool) => cue[tool.field]) ? '+' : field}
     </button>
   )
 }
