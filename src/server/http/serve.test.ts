@@ -36,6 +36,23 @@ function raw(text: string): Promise<string> {
 const lines = (...all: string[]) => [...all, 'Connection: close', '', ''].join('\r\n')
 const NAMES = Object.keys(securityHeaders(''))
 
+/** A connection that has sent some bytes, when the server's patience with it ends. */
+async function outOfTime(text: string): Promise<string> {
+  const arrived = once(server, 'connection')
+  const answer = raw(text)
+  const [socket] = (await arrived) as [net.Socket]
+  while (socket.bytesRead < text.length) await new Promise((resolve) => setImmediate(resolve))
+  const error = Object.assign(new Error('too late'), { code: 'ERR_HTTP_REQUEST_TIMEOUT' })
+  server.emit('clientError', error, socket)
+  return answer
+}
+
+test('a connection that asked nothing is closed without a word; half a request is answered', async () => {
+  expect(await outOfTime('')).toBe('')
+  expect(await outOfTime('GET / HTTP/1.1\r\nHost: local')).toMatch(/^HTTP\/1\.1 400 /)
+  expect(heard).toHaveLength(0)
+})
+
 test.each([
   ['a page', 'GET / HTTP/1.1', 'Host: localhost', 200],
   ['data', 'GET /api/shelf HTTP/1.1', 'Host: localhost', 200],

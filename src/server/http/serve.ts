@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import http, { type IncomingMessage, type ServerResponse } from 'node:http'
+import type { Socket } from 'node:net'
 import { NONCE_HEADER } from './nonce'
 import { type Doors, type Refusal, refusalOf, securityHeaders } from './guard'
 
@@ -37,7 +38,9 @@ export function guarded(handle: Handler, doors: Doors): http.Server {
   server.keepAliveTimeout = 65_000
   server.requestTimeout = 120_000
   server.on('clientError', (_error, socket) => {
-    if (!socket.writable) return void socket.destroy()
+    // A browser opens connections ahead of need. Who asked nothing is told nothing: the answer
+    // would be taken for that to its first request.
+    if (!socket.writable || (socket as Socket).bytesRead === 0) return void socket.destroy()
     const fixed = Object.entries(securityHeaders('none'))
       .map(([name, value]) => `${name}: ${value}\r\n`)
       .join('')
