@@ -143,7 +143,7 @@ function InRoom({ matrix, ask }: DeckCautions & { matrix: Matrix }) {
           }}
         />
       </section>
-      <section className={classes.today} aria-label="What they do">
+      <section aria-label="What they do">
         <MultiSelect
           size="xs"
           label="Cards of today"
