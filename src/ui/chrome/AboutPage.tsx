@@ -5,7 +5,7 @@ import { Header } from './Header'
 export function AboutPage() {
   return (
     <>
-      <Header />
+      <Header here="about" />
       <main id="main" tabIndex={-1} className={classes.main}>
         <h1>About Notula</h1>
         <p>
