@@ -16,7 +16,7 @@ import { CONDITIONS, LABELS } from '@/core/language'
 import { later } from '../shared/later'
 import { useSchool } from '../shared/school'
 import { VerdictMark } from '../shared/VerdictMark'
-import { PartList } from './PartList'
+import { PartList, type PartProps } from './PartList'
 import { LineSpread, SidedLine } from './SidedLine'
 import { useBench } from './store'
 
@@ -80,7 +80,6 @@ function OtherCard({
 /** Who must not, who asks first, who changes what: as it follows, and as the card says it. */
 export function CautionsSection() {
   const school = useSchool()
-  const ladder = useBench((state) => state.card.ladder)
   return (
     <>
       <CardVerdicts />
@@ -94,99 +93,111 @@ export function CautionsSection() {
         noun="caution"
         title="In this card’s own words"
         teach="What follows from the form is printed without being written. Word it here where the card should say it its own way. The student’s own clinician comes first."
-        make={() => ({ condition: '', verdict: 'change', say: '' })}
-        row={(caution, set, at, path) => (
-          <>
-            <TextInput
-              aria-label={`Condition ${at}`}
-              data-part-text
-              placeholder="Condition"
-              list="conditions"
-              maxLength={200}
-              dir="auto"
-              value={caution.condition}
-              onChange={(event) => set({ condition: dropUnwritable(event.currentTarget.value) })}
-              style={{ flex: '1 1 180px' }}
-            />
-            <NativeSelect
-              aria-label={`Verdict ${at}`}
-              leftSection={<VerdictMark verdict={caution.verdict} />}
-              value={caution.verdict}
-              data={VERDICTS.map((value) => ({ value, label: LABELS.verdict[value] }))}
-              onChange={(event) =>
-                set({ verdict: event.currentTarget.value as Caution['verdict'] })
-              }
-            />
-            <NativeSelect
-              aria-label={`Rung of caution ${at}`}
-              value={caution.rung ?? ''}
-              data={rungData(ladder, 'no rung named', caution.rung)}
-              onChange={(event) => set({ rung: event.currentTarget.value || undefined })}
-              style={{ flex: '1 1 160px' }}
-            />
-            <LineSpread label={`What to say for caution ${at}`}>
-              <SidedLine
-                path={`${path}.say`}
-                value={caution.say}
-                label="Say"
-                name={`Caution ${at}, say`}
-                calm
-              />
-            </LineSpread>
-            <TextInput
-              size="xs"
-              aria-label={`Reason of caution ${at}`}
-              placeholder="reason, where it overrides what is usual"
-              description={caution.over === undefined ? undefined : `in place of: ${caution.over}`}
-              dir="auto"
-              value={caution.reason ?? ''}
-              onChange={(event) =>
-                set({ reason: dropUnwritable(event.currentTarget.value) || undefined })
-              }
-              style={{ flex: '3 1 300px' }}
-            />
-            <OtherCard
-              label={`Other card of caution ${at}`}
-              id={caution.instead ?? ''}
-              onChange={(instead) => set({ instead: instead || undefined })}
-            />
-          </>
-        )}
+        make={newCaution}
+        Form={CautionForm}
       />
       <PartList<TraitSet>
         list="traits"
         noun="number"
         title="What it asks, set by hand"
         teach="For a form that is not drawn: say how low the head is, what the knees carry and so on, and the verdicts follow. Where a figure tells it, the figure counts."
-        make={() => ({ trait: TRAIT_NAMES[0], value: 0 })}
-        row={(set, change, at) => (
-          <>
-            <NativeSelect
-              aria-label={`What is asked ${at}`}
-              data-part-text
-              value={set.trait}
-              data={[...TRAIT_NAMES]}
-              onChange={(event) => change({ trait: event.currentTarget.value as Trait })}
-            />
-            <NumberInput
-              aria-label={`How much is asked ${at}`}
-              min={0}
-              max={1000}
-              w={120}
-              suffix={TRAITS[set.trait] === 'deg' ? '°' : ` ${TRAITS[set.trait]}`}
-              value={set.value}
-              onChange={(value) => {
-                if (typeof value === 'number' && value >= 0 && value <= 1000) change({ value })
-              }}
-            />
-            <NativeSelect
-              aria-label={`Rung of number ${at}`}
-              value={set.rung ?? ''}
-              data={rungData(ladder, 'every rung that is not drawn', set.rung)}
-              onChange={(event) => change({ rung: event.currentTarget.value || undefined })}
-            />
-          </>
-        )}
+        make={newTrait}
+        Form={TraitForm}
+      />
+    </>
+  )
+}
+
+const newCaution = (): Caution => ({ condition: '', verdict: 'change', say: '' })
+
+function CautionForm({ part: caution, set, at, path }: PartProps<Caution>) {
+  const ladder = useBench((state) => state.card.ladder)
+  return (
+    <>
+      <TextInput
+        aria-label={`Condition ${at}`}
+        data-part-text
+        placeholder="Condition"
+        list="conditions"
+        maxLength={200}
+        dir="auto"
+        value={caution.condition}
+        onChange={(event) => set({ condition: dropUnwritable(event.currentTarget.value) })}
+        style={{ flex: '1 1 180px' }}
+      />
+      <NativeSelect
+        aria-label={`Verdict ${at}`}
+        leftSection={<VerdictMark verdict={caution.verdict} />}
+        value={caution.verdict}
+        data={VERDICTS.map((value) => ({ value, label: LABELS.verdict[value] }))}
+        onChange={(event) => set({ verdict: event.currentTarget.value as Caution['verdict'] })}
+      />
+      <NativeSelect
+        aria-label={`Rung of caution ${at}`}
+        value={caution.rung ?? ''}
+        data={rungData(ladder, 'no rung named', caution.rung)}
+        onChange={(event) => set({ rung: event.currentTarget.value || undefined })}
+        style={{ flex: '1 1 160px' }}
+      />
+      <LineSpread label={`What to say for caution ${at}`}>
+        <SidedLine
+          path={`${path}.say`}
+          value={caution.say}
+          label="Say"
+          name={`Caution ${at}, say`}
+          calm
+        />
+      </LineSpread>
+      <TextInput
+        size="xs"
+        aria-label={`Reason of caution ${at}`}
+        placeholder="reason, where it overrides what is usual"
+        description={caution.over === undefined ? undefined : `in place of: ${caution.over}`}
+        dir="auto"
+        value={caution.reason ?? ''}
+        onChange={(event) =>
+          set({ reason: dropUnwritable(event.currentTarget.value) || undefined })
+        }
+        style={{ flex: '3 1 300px' }}
+      />
+      <OtherCard
+        label={`Other card of caution ${at}`}
+        id={caution.instead ?? ''}
+        onChange={(instead) => set({ instead: instead || undefined })}
+      />
+    </>
+  )
+}
+
+const newTrait = (): TraitSet => ({ trait: TRAIT_NAMES[0], value: 0 })
+
+function TraitForm({ part: number, set, at }: PartProps<TraitSet>) {
+  const ladder = useBench((state) => state.card.ladder)
+  return (
+    <>
+      <NativeSelect
+        aria-label={`What is asked ${at}`}
+        data-part-text
+        value={number.trait}
+        data={[...TRAIT_NAMES]}
+        onChange={(event) => set({ trait: event.currentTarget.value as Trait })}
+      />
+      <NumberInput
+        aria-label={`How much is asked ${at}`}
+        min={0}
+        max={1000}
+        w={120}
+        suffix={TRAITS[number.trait] === 'deg' ? '°' : ` ${TRAITS[number.trait]}`}
+        value={number.value}
+        onChange={(value) => {
+          if (typeof value === 'number' && value >= 0 && value <= 1000) set({ value })
+        }}
+      />
+      <NativeSelect
+        aria-label={`Rung of number ${at}`}
+        value={number.rung ?? ''}
+        data={rungData(ladder, 'every rung that is not drawn', number.rung)}
+        onChange={(event) => set({ rung: event.currentTarget.value || undefined })}
       />
     </>
   )

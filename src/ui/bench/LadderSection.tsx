@@ -2,14 +2,13 @@
 
 import { Button } from '@mantine/core'
 import { type RefObject, useCallback, useMemo, useState } from 'react'
-import { freshId, PROPS, type Rung } from '@/core/card'
-import { withReferenceRung } from '@/core/figure'
+import { type Card, freshId, type Rung } from '@/core/card'
 import { asksLess, moved, type Person, placeFor, type Standing } from '@/core/ladder'
 import { LADDER } from '@/core/language'
 import { plainText } from '@/core/sides'
 import { later } from '../shared/later'
 import { PersonForm } from '../ladder/PersonForm'
-import { RungRow } from '../ladder/RungRow'
+import { LadderContext, RungRow } from '../ladder/RungRow'
 import { useLadder } from '../ladder/useLadder'
 import classes from '../ladder/Ladder.module.css'
 import { PartList } from './PartList'
@@ -28,6 +27,7 @@ export function LadderSection() {
   const [compared, setCompared] = useState<readonly [string, string] | null>(null)
   const [over, setOver] = useState<readonly [from: number, to: number] | null>(null)
   const seen = useLadder(person)
+  const shown = useMemo(() => ({ seen, onCompare: setCompared }), [seen])
   const name = (rung: Rung) => plainText(rung.name, bench.getState().card) || rung.id
   const totalOf = (id: string) => {
     const rung = seen?.rungs.get(id)
@@ -37,7 +37,11 @@ export function LadderSection() {
   const described = ladder.find((rung) => rung.reference)
 
   // From the top down, as they are drawn.
-  const ids = useMemo(() => ladder.map(({ id }) => id).toReversed(), [ladder])
+  const line = ladder
+    .map(({ id }) => id)
+    .toReversed()
+    .join(' ')
+  const ids = useMemo(() => (line ? line.split(' ') : []), [line])
   const put = useCallback(
     (from: number, to: number) =>
       bench.getState().edit((card) => ({
@@ -134,40 +138,18 @@ export function LadderSection() {
           {wrong.length === 0 ? LADDER.climbsSo : wrong.join(' ')}
         </p>
       )}
-      <PartList<Rung>
-        list="ladder"
-        noun="rung"
-        upward
-        idOf={({ id }) => id}
-        Sort={Sort}
-        teach="Start with the form that the steps describe, then an easier one below it. Rungs go from the most supported at the bottom to the most demanding on top."
-        make={(card) => ({
-          id: freshId(
-            'r',
-            card.ladder.map((rung) => rung.id)
-          ),
-          name: '',
-          ...(card.ladder.length === 0 ? { reference: true as const } : {}),
-          props: [],
-          steps: { replace: [], add: [], omit: [] },
-          upWhen: [],
-          downWhen: [],
-        })}
-        row={(rung, set, at, path) => (
-          <RungRow
-            rung={rung}
-            set={set}
-            at={at}
-            path={path}
-            props={PROPS}
-            seen={seen?.rungs.get(rung.id) ?? null}
-            offered={seen?.offered ?? null}
-            onReference={() => bench.getState().edit((card) => withReferenceRung(card, rung.id))}
-            onCompare={(other) => setCompared([other, rung.id])}
-            below={ladder[at - 2]?.id}
-          />
-        )}
-      />
+      <LadderContext.Provider value={shown}>
+        <PartList<Rung>
+          list="ladder"
+          noun="rung"
+          upward
+          idOf={({ id }) => id}
+          Sort={Sort}
+          teach="Start with the form that the steps describe, then an easier one below it. Rungs go from the most supported at the bottom to the most demanding on top."
+          make={newRung}
+          Form={RungRow}
+        />
+      </LadderContext.Provider>
       {compared && (
         <Compare
           card={bench.getState().card}
@@ -179,3 +161,16 @@ export function LadderSection() {
     </div>
   )
 }
+
+const newRung = (card: Card): Rung => ({
+  id: freshId(
+    'r',
+    card.ladder.map((rung) => rung.id)
+  ),
+  name: '',
+  ...(card.ladder.length === 0 ? { reference: true as const } : {}),
+  props: [],
+  steps: { replace: [], add: [], omit: [] },
+  upWhen: [],
+  downWhen: [],
+})

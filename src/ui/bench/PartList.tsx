@@ -5,8 +5,10 @@ import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-r
 import {
   type ComponentType,
   type KeyboardEvent,
-  type ReactNode,
+  memo,
   type RefObject,
+  useCallback,
+  useMemo,
   useRef,
 } from 'react'
 import { flushSync } from 'react-dom'
@@ -15,61 +17,79 @@ import { Tool } from '../shared/Tool'
 import { FindingsAt } from './FindingsAt'
 import { type KeyAction, keyOf } from './keys'
 import classes from './PartList.module.css'
-import { useBench, useBenchStore } from './store'
+import { type BenchStore, useBench, useBenchStore } from './store'
 
 type ListName = 'effects' | 'mistakes' | 'cautions' | 'traits' | 'assists' | 'ladder'
 
-interface Props<T> {
+/** A part as its form shows it. */
+export interface PartProps<T> {
+  part: T
+  set: (change: Partial<T>) => void
+  /** Its number, from 1. */
+  at: number
+  path: string
+}
+
+interface List<T> {
   list: ListName
   noun: string
-  title?: string
-  teach: string
   /** Rungs are drawn with the last one, the most demanding, on top. */
   upward?: boolean
+  make: (card: Card) => T
+}
+
+interface Props<T> extends List<T> {
+  title?: string
+  teach: string
   /** What each part is told by, so that it can be dragged; `Sort` puts the grips in. */
   idOf?: (part: T) => string
   Sort?: ComponentType<{ box: RefObject<HTMLElement | null> }>
-  make: (card: Card) => T
-  row: (part: T, set: (change: Partial<T>) => void, at: number, path: string) => ReactNode
+  /** The form of a part: it is drawn anew when its part is another, or when it asks itself. */
+  Form: ComponentType<PartProps<T>>
 }
 
-/** Parts of a card in a list of forms: added, moved and deleted by keys or by hand. */
-export function PartList<T extends object>(props: Props<T>) {
-  const { list, noun, upward } = props
-  const bench = useBenchStore()
-  const parts = useBench((state) => state.card[list]) as unknown as T[]
-  const box = useRef<HTMLDivElement>(null)
-
+/** What is done to the parts of a list: each sees the card as it is by then. */
+function partActs<T extends object>(
+  bench: BenchStore,
+  { list, upward, make }: Omit<List<T>, 'noun'>
+) {
+  const partsOf = (card: Card) => card[list] as unknown as T[]
+  const count = () => partsOf(bench.getState().card).length
   const change = (to: (parts: T[], card: Card) => T[], burst?: string) =>
-    bench
-      .getState()
-      .edit((card) => ({ ...card, [list]: to(card[list] as unknown as T[], card) }) as Card, burst)
+    bench.getState().edit((card) => ({ ...card, [list]: to(partsOf(card), card) }) as Card, burst)
 
   function focus(index: number) {
-    const row = box.current?.querySelector(`[data-part="${index}"]`)
+    const row = document.querySelector(`[data-parts="${list}"] > [data-part="${index}"]`)
     const field = row?.querySelector<HTMLElement>('[data-part-text], textarea, input, select')
     field?.focus()
   }
 
   function insert(index: number) {
-    flushSync(() => change((now, card) => now.toSpliced(index, 0, props.make(card))))
+    flushSync(() => change((now, card) => now.toSpliced(index, 0, make(card))))
     focus(index)
   }
 
   function remove(index: number) {
     flushSync(() => change((now) => now.toSpliced(index, 1)))
-    focus(Math.max(0, Math.min(index, parts.length - 2)))
+    focus(Math.max(0, Math.min(index, count() - 1)))
   }
 
   function move(from: number, to: number) {
-    if (to < 0 || to >= parts.length) return
-    flushSync(() =>
-      change((now) => {
-        const rest = now.toSpliced(from, 1)
-        return rest.toSpliced(to, 0, now[from]!)
-      })
-    )
+    if (to < 0 || to >= count()) return
+    flushSync(() => change((now) => now.toSpliced(from, 1).toSpliced(to, 0, now[from]!)))
     focus(to)
+  }
+
+  function set(index: number, next: Partial<T>) {
+    change(
+      (now) => {
+        const whole = { ...now[index]!, ...next }
+        for (const key of Object.keys(whole) as (keyof T)[])
+          if (whole[key] === undefined) delete whole[key]
+        return now.with(index, whole)
+      },
+      `${list}[${index}] ${Object.keys(next).join()}`
+    )
   }
 
   const up = upward ? 1 : -1
@@ -90,52 +110,42 @@ export function PartList<T extends object>(props: Props<T>) {
     event.stopPropagation()
     done()
   }
+  return {
+    append: () => insert(count()),
+    remove,
+    up: (index: number) => move(index, index + up),
+    down: (index: number) => move(index, index - up),
+    set,
+    keyDown,
+  }
+}
 
-  const rows = parts.map((part, index) => {
-    const path = `${list}[${index}]`
-    const set = (next: Partial<T>) =>
-      change(
-        (now) => {
-          const whole = { ...now[index]!, ...next }
-          for (const key of Object.keys(whole) as (keyof T)[])
-            if (whole[key] === undefined) delete whole[key]
-          return now.with(index, whole)
-        },
-        `${path} ${Object.keys(next).join()}`
-      )
-    const name = `${noun} ${index + 1}`
-    return (
-      <div
-        key={props.idOf?.(part) ?? index}
-        data-part={index}
-        data-row={props.idOf?.(part)}
-        className={`${classes.row} ${upward ? classes.rung : ''}`}
-        role="group"
-        aria-label={name}
-        onKeyDown={(event) => keyDown(event, index)}
-      >
-        {props.idOf && <span data-grip className={classes.gripPlace} />}
-        <div className={classes.fields}>
-          {props.row(part, set, index + 1, path)}
-          <FindingsAt path={path} />
-        </div>
-        <div className={classes.tools}>
-          <Tool label={`Move ${name} up`} onClick={() => move(index, index + up)}>
-            <IconArrowUp size={15} />
-          </Tool>
-          <Tool label={`Move ${name} down`} onClick={() => move(index, index - up)}>
-            <IconArrowDown size={15} />
-          </Tool>
-          <Tool label={`Delete ${name}`} onClick={() => remove(index)}>
-            <IconTrash size={15} />
-          </Tool>
-        </div>
-      </div>
-    )
-  })
+/** Parts of a card in a list of forms: added, moved and deleted by keys or by hand. */
+export function PartList<T extends object>(props: Props<T>) {
+  const { list, noun, upward, make, idOf, Form } = props
+  const bench = useBenchStore()
+  const parts = useBench((state) => state.card[list]) as unknown as T[]
+  const box = useRef<HTMLDivElement>(null)
+  const acts = useMemo(
+    () => partActs<T>(bench, { list, upward, make }),
+    [bench, list, upward, make]
+  )
+  const rows = parts.map((part, index) => (
+    <PartRow
+      key={idOf?.(part) ?? index}
+      id={idOf?.(part)}
+      part={part}
+      path={`${list}[${index}]`}
+      index={index}
+      name={`${noun} ${index + 1}`}
+      upward={upward}
+      acts={acts as PartRowProps['acts']}
+      Form={Form as PartRowProps['Form']}
+    />
+  ))
 
   return (
-    <div ref={box} className={classes.list}>
+    <div ref={box} data-parts={list} className={classes.list}>
       {props.title && <h3 className={classes.title}>{props.title}</h3>}
       {parts.length === 0 && (
         <Text size="sm" c="dimmed">
@@ -149,10 +159,53 @@ export function PartList<T extends object>(props: Props<T>) {
         size="compact-sm"
         mt={4}
         leftSection={<IconPlus size={15} />}
-        onClick={() => insert(parts.length)}
+        onClick={acts.append}
       >
         Add {/^[aeiou]/.test(noun) ? 'an' : 'a'} {noun}
       </Button>
     </div>
   )
 }
+
+interface PartRowProps {
+  id: string | undefined
+  part: object
+  path: string
+  index: number
+  name: string
+  upward: boolean | undefined
+  acts: ReturnType<typeof partActs<object>>
+  Form: ComponentType<PartProps<object>>
+}
+
+const PartRow = memo(function PartRow(props: PartRowProps) {
+  const { id, part, path, index, name, acts, Form } = props
+  const set = useCallback((next: object) => acts.set(index, next), [acts, index])
+  return (
+    <div
+      data-part={index}
+      data-row={id}
+      className={`${classes.row} ${props.upward ? classes.rung : ''}`}
+      role="group"
+      aria-label={name}
+      onKeyDown={(event) => acts.keyDown(event, index)}
+    >
+      {id && <span data-grip className={classes.gripPlace} />}
+      <div className={classes.fields}>
+        <Form part={part} set={set} at={index + 1} path={path} />
+        <FindingsAt path={path} />
+      </div>
+      <div className={classes.tools}>
+        <Tool label={`Move ${name} up`} onClick={() => acts.up(index)}>
+          <IconArrowUp size={15} />
+        </Tool>
+        <Tool label={`Move ${name} down`} onClick={() => acts.down(index)}>
+          <IconArrowDown size={15} />
+        </Tool>
+        <Tool label={`Delete ${name}`} onClick={() => acts.remove(index)}>
+          <IconTrash size={15} />
+        </Tool>
+      </div>
+    </div>
+  )
+})

@@ -7,7 +7,7 @@ import { type Assist, BREATHS, type Breath, dropUnwritable, LIMITS, type On, ON 
 import { api } from '../shared/api'
 import { useSchool } from '../shared/school'
 import { TagsField } from '../shared/TagsField'
-import { PartList } from './PartList'
+import { PartList, type PartProps } from './PartList'
 import classes from './PartList.module.css'
 import { LineSpread, SidedLine } from './SidedLine'
 import { useBench, useBenchStore } from './store'
@@ -60,47 +60,8 @@ export function RestSection() {
         noun="touch"
         title="Touch"
         teach={`${school.consent} Steady your own stance first, press on the out-breath, withdraw softly.`}
-        make={() => ({ text: '', stance: '', on: 'both', breath: 'out' })}
-        row={(assist, set, at, path) => (
-          <>
-            <LineSpread label={`Touch ${at}`}>
-              <SidedLine
-                path={`${path}.text`}
-                value={assist.text}
-                label="do"
-                name={`Touch ${at}`}
-              />
-              <SidedLine
-                path={`${path}.stance`}
-                value={assist.stance}
-                label="stand first"
-                name={`Stance of touch ${at}`}
-                calm
-              />
-            </LineSpread>
-            <NativeSelect
-              size="xs"
-              aria-label={`Breath of touch ${at}`}
-              value={assist.breath ?? ''}
-              data={[
-                { value: '', label: 'any breath' },
-                ...BREATHS.map((value) => ({ value, label: `on ${LABELS.breath[value]}` })),
-              ]}
-              onChange={(event) =>
-                set({ breath: (event.currentTarget.value || undefined) as Breath | undefined })
-              }
-            />
-            {sided && (
-              <NativeSelect
-                size="xs"
-                aria-label={`Sides of touch ${at}`}
-                value={assist.on}
-                data={ON.map((value) => ({ value, label: LABELS.on[value] }))}
-                onChange={(event) => set({ on: event.currentTarget.value as On })}
-              />
-            )}
-          </>
-        )}
+        make={newAssist}
+        Form={AssistForm}
       />
       <Textarea
         mt="md"
@@ -114,6 +75,47 @@ export function RestSection() {
           bench.getState().set('notes', dropUnwritable(event.currentTarget.value))
         }
       />
+    </>
+  )
+}
+
+const newAssist = (): Assist => ({ text: '', stance: '', on: 'both', breath: 'out' })
+
+function AssistForm({ part: assist, set, at, path }: PartProps<Assist>) {
+  const sided = useBench((state) => state.card.sides === 'sided')
+  return (
+    <>
+      <LineSpread label={`Touch ${at}`}>
+        <SidedLine path={`${path}.text`} value={assist.text} label="do" name={`Touch ${at}`} />
+        <SidedLine
+          path={`${path}.stance`}
+          value={assist.stance}
+          label="stand first"
+          name={`Stance of touch ${at}`}
+          calm
+        />
+      </LineSpread>
+      <NativeSelect
+        size="xs"
+        aria-label={`Breath of touch ${at}`}
+        value={assist.breath ?? ''}
+        data={[
+          { value: '', label: 'any breath' },
+          ...BREATHS.map((value) => ({ value, label: `on ${LABELS.breath[value]}` })),
+        ]}
+        onChange={(event) =>
+          set({ breath: (event.currentTarget.value || undefined) as Breath | undefined })
+        }
+      />
+      {sided && (
+        <NativeSelect
+          size="xs"
+          aria-label={`Sides of touch ${at}`}
+          value={assist.on}
+          data={ON.map((value) => ({ value, label: LABELS.on[value] }))}
+          onChange={(event) => set({ on: event.currentTarget.value as On })}
+        />
+      )}
     </>
   )
 }

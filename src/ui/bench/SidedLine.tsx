@@ -1,6 +1,6 @@
 'use client'
 
-import { Fragment, type ReactNode } from 'react'
+import { Fragment, memo, type ReactNode } from 'react'
 import { sideWords } from '@/core/sides'
 import { LABELS, packOf } from '@/core/language'
 import { HalfField } from './HalfField'
@@ -8,7 +8,7 @@ import classes from './Spread.module.css'
 import { useBench } from './store'
 
 /** One line that is not a step or a cue, written in both halves: the place, a note, what is said. */
-export function SidedLine({
+export const SidedLine = memo(function SidedLine({
   path,
   value,
   label,
@@ -63,7 +63,7 @@ export function SidedLine({
       <span />
     </div>
   )
-}
+})
 
 /** A spread made of single lines. */
 export function LineSpread({ children, label }: { children: ReactNode; label: string }) {

@@ -2,7 +2,7 @@
 
 import { NativeSelect, NumberInput, SimpleGrid, TextInput } from '@mantine/core'
 import { BASES_OF_CLAIM, type Claim, dropUnwritable } from '@/core/card'
-import { PartList } from './PartList'
+import { PartList, type PartProps } from './PartList'
 import { useBench, useBenchStore } from './store'
 
 /** When the pose is practised, and what is said of it. */
@@ -39,39 +39,45 @@ export function WhenSection() {
         noun="effect"
         title="What is said of it, and on what basis"
         teach="A claim stands on tradition, on teaching experience or on a published source. A cure is never promised."
-        make={() => ({ text: '', basis: 'experience' })}
-        row={(claim, set, at) => (
-          <>
-            <TextInput
-              aria-label={`Effect ${at}`}
-              data-part-text
-              maxLength={20000}
-              dir="auto"
-              value={claim.text}
-              onChange={(event) => set({ text: dropUnwritable(event.currentTarget.value) })}
-              style={{ flex: '1 1 260px' }}
-            />
-            <NativeSelect
-              aria-label={`Basis of effect ${at}`}
-              value={claim.basis}
-              data={[...BASES_OF_CLAIM]}
-              onChange={(event) => set({ basis: event.currentTarget.value as Claim['basis'] })}
-            />
-            {claim.basis === 'published' && (
-              <TextInput
-                aria-label={`Source of effect ${at}`}
-                placeholder="Author, title, year"
-                dir="auto"
-                value={claim.source ?? ''}
-                onChange={(event) =>
-                  set({ source: dropUnwritable(event.currentTarget.value) || undefined })
-                }
-                style={{ flex: '1 1 100%' }}
-              />
-            )}
-          </>
-        )}
+        make={newClaim}
+        Form={ClaimForm}
       />
+    </>
+  )
+}
+
+const newClaim = (): Claim => ({ text: '', basis: 'experience' })
+
+function ClaimForm({ part: claim, set, at }: PartProps<Claim>) {
+  return (
+    <>
+      <TextInput
+        aria-label={`Effect ${at}`}
+        data-part-text
+        maxLength={20000}
+        dir="auto"
+        value={claim.text}
+        onChange={(event) => set({ text: dropUnwritable(event.currentTarget.value) })}
+        style={{ flex: '1 1 260px' }}
+      />
+      <NativeSelect
+        aria-label={`Basis of effect ${at}`}
+        value={claim.basis}
+        data={[...BASES_OF_CLAIM]}
+        onChange={(event) => set({ basis: event.currentTarget.value as Claim['basis'] })}
+      />
+      {claim.basis === 'published' && (
+        <TextInput
+          aria-label={`Source of effect ${at}`}
+          placeholder="Author, title, year"
+          dir="auto"
+          value={claim.source ?? ''}
+          onChange={(event) =>
+            set({ source: dropUnwritable(event.currentTarget.value) || undefined })
+          }
+          style={{ flex: '1 1 100%' }}
+        />
+      )}
     </>
   )
 }

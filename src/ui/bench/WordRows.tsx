@@ -1,6 +1,6 @@
 'use client'
 
-import { type RefObject, useEffect, useMemo, useState } from 'react'
+import { memo, type RefObject, useEffect, useMemo, useState } from 'react'
 import { createPortal } from 'react-dom'
 import { useStore } from 'zustand'
 import type { Side } from '@/core/card'
@@ -195,7 +195,7 @@ function Slot({
   return slot && createPortal(children, slot)
 }
 
-function Form({
+const Form = memo(function Form({
   form,
   side,
   step,
@@ -211,6 +211,7 @@ function Form({
   const sided = useBench((state) => state.card.sides === 'sided')
   const led = sided ? `, ${side} leads` : ''
   const mirrored = sided && side !== writtenFor
+  const drawing = useMemo(() => ({ ...form.drawing, letters: [] }), [form.drawing])
   return (
     <span className={`${classes.form} ${form.kept ? '' : classes.draft}`}>
       <button
@@ -221,7 +222,7 @@ function Form({
         title="Pull it to correct it"
         onClick={() => onPull(form)}
       >
-        <FigureSvg drawing={{ ...form.drawing, letters: [] }} label={`${form.id}${led}`} />
+        <FigureSvg drawing={drawing} label={`${form.id}${led}`} />
       </button>
       {!form.kept && !mirrored && (
         <button
@@ -236,7 +237,7 @@ function Form({
       )}
     </span>
   )
-}
+})
 
 /** What was understood of a line, word by word; and what was not. */
 function Understood({

@@ -1,5 +1,6 @@
 'use client'
 
+import { replaceEqualDeep } from '@tanstack/query-core'
 import { createStore, type StoreApi } from 'zustand'
 import type { Card, School } from '@/core/card'
 import type { WordsAnswer } from '@/workers/words'
@@ -31,7 +32,8 @@ function followWords(bench: BenchStore, school: School): { words: Words; start: 
       work.onAnswer((data) => {
         about = asked
         asked = null
-        words.setState(data)
+        // What is as before stays the same object: only what differs draws anew.
+        words.setState((before) => replaceEqualDeep(before, data))
         ask()
       })
       // Without it the bench works as before: no drafts.

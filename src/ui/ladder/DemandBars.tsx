@@ -1,5 +1,6 @@
 'use client'
 
+import { memo } from 'react'
 import { Bar, BarChart, Cell, LabelList, XAxis, YAxis } from 'recharts'
 import { DEMANDED } from '@/core/card'
 import type { DemandNumbers } from '@/core/ladder'
@@ -26,7 +27,7 @@ const Word = ({
 )
 
 /** Each part of a demand as a bar from 0 to 100; of two demands the bars stand one under the other. */
-export function DemandBars({
+export const DemandBars = memo(function DemandBars({
   demand,
   beside,
   width = 250,
@@ -100,4 +101,4 @@ export function DemandBars({
       </BarChart>
     </div>
   )
-}
+})

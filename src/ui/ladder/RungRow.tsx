@@ -2,8 +2,9 @@
 
 import { Button, Checkbox, Radio } from '@mantine/core'
 import { Link } from '../shared/Link'
-import { Fragment } from 'react'
-import { DEMANDED, dropUnwritable, type Rung } from '@/core/card'
+import { createContext, Fragment, useContext } from 'react'
+import { DEMANDED, dropUnwritable, PROPS, type Rung } from '@/core/card'
+import { withReferenceRung } from '@/core/figure'
 import { LABELS, LADDER } from '@/core/language'
 import { plainText } from '@/core/sides'
 import type { RungSeen } from '@/workers/ladder'
@@ -12,7 +13,8 @@ import { RungCues } from '../bench/RungCues'
 import { RungSteps } from '../bench/RungSteps'
 import { LineSpread, SidedLine } from '../bench/SidedLine'
 import { StayForm } from '../bench/StaySection'
-import { useBench } from '../bench/store'
+import type { PartProps } from '../bench/PartList'
+import { useBench, useBenchStore } from '../bench/store'
 import { FigureSvg } from '../shared/FigureSvg'
 import { later } from '../shared/later'
 import { TagsField } from '../shared/TagsField'
@@ -22,24 +24,19 @@ import type { LadderSeen } from './useLadder'
 // The library that draws charts is large, and comes after the words.
 const DemandBars = later(() => import('./DemandBars').then((module) => module.DemandBars))
 
-interface Props {
-  rung: Rung
-  set: (change: Partial<Rung>) => void
-  /** Number of the rung, from the bottom. */
-  at: number
-  path: string
-  props: readonly string[]
-  seen: RungSeen | null
-  offered: LadderSeen['offered'] | null
-  /** The rung below, to compare with. */
-  below: string | undefined
-  onReference: () => void
-  onCompare: (other: string) => void
-}
+/** What all rungs share: what is known of them, and whoever compares two. */
+export const LadderContext = createContext<{
+  seen: LadderSeen | null
+  onCompare: (ids: readonly [string, string]) => void
+} | null>(null)
 
 /** One rung: its form, what changes, what it asks, its signs, and for whom it is open. */
-export function RungRow(props: Props) {
-  const { rung, set, at, path, seen, offered, below } = props
+export function RungRow({ part: rung, set, at, path }: PartProps<Rung>) {
+  const bench = useBenchStore()
+  const ladder = useContext(LadderContext)
+  const seen = ladder?.seen?.rungs.get(rung.id)
+  const offered = ladder?.seen?.offered
+  const below = useBench((state) => state.card.ladder[at - 2]?.id)
   const id = useBench((state) => state.card.id)
   const own = rung.stay ? LABELS.stay(rung.stay) : ''
   return (
@@ -93,7 +90,7 @@ export function RungRow(props: Props) {
               aria-label={`Props of rung ${at}`}
               placeholder="props"
               size="xs"
-              data={[...props.props]}
+              data={[...PROPS]}
               value={rung.props}
               onChange={(all) => set({ props: all.map(dropUnwritable) })}
             />
@@ -102,7 +99,7 @@ export function RungRow(props: Props) {
               name="reference-rung"
               label="the steps describe this form"
               checked={rung.reference ?? false}
-              onChange={props.onReference}
+              onChange={() => bench.getState().edit((card) => withReferenceRung(card, rung.id))}
             />
             {!rung.reference && (
               <Checkbox
@@ -182,7 +179,7 @@ export function RungRow(props: Props) {
           <Button
             size="compact-xs"
             variant="subtle"
-            onClick={() => props.onCompare(below)}
+            onClick={() => ladder?.onCompare([below, rung.id])}
             aria-label={`Compare rung ${at} with the one below`}
           >
             Compare with the one below
@@ -214,7 +211,7 @@ const OpenMark = ({ open }: { open: boolean | null }) => (
 )
 
 /** Whether the rung is open to the person that is set, and what is missing. */
-function Opening({ seen }: { seen: RungSeen | null }) {
+function Opening({ seen }: { seen: RungSeen | undefined }) {
   const opening = seen?.opening
   if (!opening) return null
   const { person } = LADDER

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { DASHES, type Drawing, groupsOf, inkOf, type Palette, viewBoxOf } from '@/core/figure'
 
 const PALETTE: Palette = {
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** A drawn figure in the page, in the inks of its scheme. */
-export function FigureSvg({ drawing, label, className }: Props) {
+export const FigureSvg = memo(function FigureSvg({ drawing, label, className }: Props) {
   return (
     <svg
       role="img"
@@ -60,4 +61,4 @@ export function FigureSvg({ drawing, label, className }: Props) {
       ))}
     </svg>
   )
-}
+})

@@ -1,7 +1,8 @@
+import { memo } from 'react'
 import type { Verdict } from '@/core/card'
 
 /** Avoid: filled square. Ask first: open ring. Change: half-filled. Fine: small dot. Always beside the word. */
-export function VerdictMark({ verdict }: { verdict: Verdict }) {
+export const VerdictMark = memo(function VerdictMark({ verdict }: { verdict: Verdict }) {
   return (
     <svg width={12} height={12} viewBox="0 0 12 12" aria-hidden>
       {verdict === 'avoid' && <rect x={1} y={1} width={10} height={10} fill="var(--ink)" />}
@@ -17,4 +18,4 @@ export function VerdictMark({ verdict }: { verdict: Verdict }) {
       {verdict === 'fine' && <circle cx={6} cy={6} r={2} fill="var(--ink)" />}
     </svg>
   )
-}
+})

@@ -4,12 +4,15 @@ import { useCallback, useEffect, useRef } from 'react'
 import type { BenchAnswer, BenchJob } from '@/workers/bench'
 import { openWork, type Worked } from './benchWork'
 
+/** Work that a part of the page may ask for. */
+export type UsedWork = 'drawings' | 'cautions' | 'ladder'
+
 /**
  * Work for a part of the bench, one job at a time; while it is done only the newest wish waits.
  * What cannot be worked out is not shown: the answer to a job that came to no end is empty.
  * @param apart for what takes long, so that nothing else waits for it
  */
-export function useWork<W extends 'drawings' | 'cautions' | 'ladder'>(work: W, apart = false) {
+export function useWork<W extends UsedWork>(work: W, apart = false) {
   type Job = BenchJob<W>
   type Answer = BenchAnswer<W>
   const worker = useRef<Worked<Job, Answer> | null>(null)
