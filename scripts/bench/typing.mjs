@@ -6,20 +6,22 @@ import { BROWSER_ARGS, windowed } from '../lib.mjs'
 const ROUNDS = 8
 /** In each round, the first of them warm what is needed. */
 const KEYS = { warm: 3, taken: 6 }
-/** Between two keys, in ms: time for all that one of them sets off on the page. */
+/** Between two keys, in ms: typing goes on. */
 const APART = 160
+/** After the last key, in ms: typing has paused, the page is drawn anew, found through and saved. */
+const PAUSE = 1600
 
 const middle = (times) => times.sort((a, b) => a - b)[Math.floor(times.length / 2)]
 
-/** Main-thread milliseconds of one key typed into the field that has the cursor. */
-async function pressed({ page, session }, key) {
+/** Main-thread milliseconds of one key typed into the field that has the cursor, until the next. */
+async function pressed({ page, session }, key, apart = APART) {
   const busy = async () => {
     const { metrics } = await session.send('Performance.getMetrics')
     return metrics.find(({ name }) => name === 'TaskDuration').value * 1000
   }
   const before = await busy()
   await page.keyboard.press(key)
-  await page.waitForTimeout(APART)
+  await page.waitForTimeout(apart)
   return (await busy()) - before
 }
 
@@ -34,13 +36,14 @@ async function typed(place) {
   const times = []
   for (let i = 0; i < KEYS.warm + KEYS.taken; i += 1)
     times.push(await pressed(place, 'abcdefghij'[i]))
-  return times.slice(KEYS.warm)
+  return { keys: times.slice(KEYS.warm), pause: await pressed(place, 'k', PAUSE) }
 }
 
 /**
  * Key presses on the bench of each card, and in a bare text area of the same browser, in turns.
  * @param cards address of a bench, and the field that is typed in, by name
- * @returns milliseconds by name, and under `bare`
+ * @returns by name, and under `bare`: milliseconds of a key while typing goes on (`key`), and of
+ *   one with all that the pause after it sets off (`pause`)
  */
 export async function typing(cards) {
   const browser = await playwright.launch({ executablePath: windowed(), args: BROWSER_ARGS })
@@ -62,14 +65,23 @@ export async function typing(cards) {
         (page) => page.goto(address, { waitUntil: 'networkidle' }),
         `[data-field="${field}"]`
       )
-    const times = Object.fromEntries(Object.keys(places).map((name) => [name, []]))
+    const times = Object.fromEntries(
+      Object.keys(places).map((name) => [name, { keys: [], pauses: [] }])
+    )
     // The first round loads and warms what is needed.
     for (let round = 0; round <= ROUNDS; round += 1)
       for (const [name, place] of Object.entries(places)) {
-        const taken = await typed(place)
-        if (round) times[name].push(...taken)
+        const { keys, pause } = await typed(place)
+        if (!round) continue
+        times[name].keys.push(...keys)
+        times[name].pauses.push(pause)
       }
-    return Object.fromEntries(Object.entries(times).map(([name, all]) => [name, middle(all)]))
+    return Object.fromEntries(
+      Object.entries(times).map(([name, { keys, pauses }]) => [
+        name,
+        { key: middle(keys), pause: middle(pauses) },
+      ])
+    )
   } finally {
     await browser.close()
   }

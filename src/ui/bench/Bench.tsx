@@ -40,6 +40,7 @@ import { goToSection, sectionLink } from './focus'
 import { type KeyAction, keyOf } from './keys'
 import { NameSection } from './NameSection'
 import { Others } from './Others'
+import { leaveOutOfSight } from './outOfSight'
 import { Rail } from './Rail'
 import { SaveMark } from './SaveMark'
 import { createSaver, type Saver, type ServerCard } from './saver'
@@ -183,6 +184,8 @@ function Page({ saver, status, onStatus }: PageProps) {
   const here = useSectionInView(SECTIONS.map((section) => section.id))
   const bench = useBenchStore()
   useAskedPlace()
+  const main = useRef<HTMLElement>(null)
+  useEffect(() => leaveOutOfSight(main.current!, classes.outOfSight!), [])
 
   useEffect(() => {
     function keyDown(event: KeyboardEvent) {
@@ -207,7 +210,7 @@ function Page({ saver, status, onStatus }: PageProps) {
   return (
     <div className={classes.page}>
       <Rail here={here} />
-      <main id="main" tabIndex={-1} className={classes.main}>
+      <main ref={main} id="main" tabIndex={-1} className={classes.main}>
         <Title status={status} onStatus={onStatus} onKeys={() => setKeysShown(true)} />
         <Section id="name">
           <NameSection />

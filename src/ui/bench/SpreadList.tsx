@@ -173,7 +173,7 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
       )}
       {items.length === 0 && <p className={classes.teach}>{teach}</p>}
       {grouped(items).map((group, at) => (
-        <div key={at} className={classes.group}>
+        <div key={at} data-group className={classes.group}>
           {group.map((item, within) => (
             <SpreadRow
               key={item.id}
