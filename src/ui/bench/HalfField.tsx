@@ -44,7 +44,7 @@ export const HalfField = memo(function HalfField(props: Props) {
 
   useLayoutEffect(() => {
     const box = field.current!
-    const steady = steadyHeight(box.form!, backdrop.current!, classes.steady!)
+    const steady = steadyHeight(box.parentElement!, backdrop.current!, classes.steady!)
     const here = () => document.activeElement === box
     /** What was typed stands letter by letter as long as it means what is stored. */
     const show = (stored: string) => {
@@ -103,34 +103,37 @@ export const HalfField = memo(function HalfField(props: Props) {
       autoComplete="off"
       onSubmit={(event) => event.preventDefault()}
     >
-      <Backdrop box={backdrop} words={line.words} text={first} />
-      <textarea
-        ref={field}
-        dir="auto"
-        rows={1}
-        className={classes.input}
-        aria-label={label}
-        data-field={fieldName(path, side)}
-        data-half={side}
-        defaultValue={first}
-        maxLength={LIMITS.line}
-        placeholder={placeholder}
-        spellCheck
-        autoComplete="off"
-        onKeyDown={keyDown}
-        onPaste={(event) => {
-          const lines = event.clipboardData
-            .getData('text')
-            .split(/\r?\n/)
-            .map((each) => dropUnwritable(each).trim())
-            .filter(Boolean)
-          if (lines.length < 2 || !props.onPasteLines) return
-          event.preventDefault()
-          const { selectionStart, selectionEnd, value: shown } = event.currentTarget
-          const begun = shown.slice(0, selectionStart) + lines[0]! + shown.slice(selectionEnd)
-          props.onPasteLines(line.stored(begun), lines.slice(1).map(line.stored))
-        }}
-      />
+      {/* Of what lies in a row by flex or grid a browser never lays out a part on its own. */}
+      <div className={classes.letters}>
+        <Backdrop box={backdrop} words={line.words} text={first} />
+        <textarea
+          ref={field}
+          dir="auto"
+          rows={1}
+          className={classes.input}
+          aria-label={label}
+          data-field={fieldName(path, side)}
+          data-half={side}
+          defaultValue={first}
+          maxLength={LIMITS.line}
+          placeholder={placeholder}
+          spellCheck
+          autoComplete="off"
+          onKeyDown={keyDown}
+          onPaste={(event) => {
+            const lines = event.clipboardData
+              .getData('text')
+              .split(/\r?\n/)
+              .map((each) => dropUnwritable(each).trim())
+              .filter(Boolean)
+            if (lines.length < 2 || !props.onPasteLines) return
+            event.preventDefault()
+            const { selectionStart, selectionEnd, value: shown } = event.currentTarget
+            const begun = shown.slice(0, selectionStart) + lines[0]! + shown.slice(selectionEnd)
+            props.onPasteLines(line.stored(begun), lines.slice(1).map(line.stored))
+          }}
+        />
+      </div>
     </form>
   )
 })

@@ -1,0 +1,119 @@
+import { expect, type Page } from '@playwright/test'
+import { test } from './helpers'
+
+/** What a letter costs: its line is drawn, and nothing that it does not change. */
+
+const STEP = '[data-field="enter[3].text@right"]'
+const visibility = (page: Page, section: string) =>
+  page.locator(`#${section}`).evaluate((at) => getComputedStyle(at).contentVisibility)
+
+async function openBench(page: Page) {
+  await page.goto('/cards/long-side-angle/bench')
+  // The last that is worked out of a card: what its rungs ask.
+  await page.locator('#ladder').scrollIntoViewIfNeeded()
+  await expect(
+    page
+      .locator('#ladder')
+      .getByText(/takes \d/)
+      .first()
+  ).toBeVisible()
+  await page.locator(STEP).focus()
+  await page.keyboard.press('End')
+}
+
+test('a letter draws anew what it changed, not the page', async ({ page }) => {
+  // Counts the parts of the page that are drawn, as the tools for developers do.
+  await page.addInitScript(() => {
+    interface Part {
+      type: unknown
+      flags: number
+      child: Part | null
+      sibling: Part | null
+      alternate: Part | null
+    }
+    const seen = { drawn: 0 }
+    const DREW = 1
+    const count = (part: Part | null): void => {
+      for (let at = part; at; at = at.sibling) {
+        const before = at.alternate
+        if (typeof at.type !== 'string' && at.type && (!before || at.flags & DREW)) seen.drawn += 1
+        if (!before || at.child !== before.child) count(at.child)
+      }
+    }
+    Object.assign(window, {
+      seen,
+      __REACT_DEVTOOLS_GLOBAL_HOOK__: {
+        supportsFiber: true,
+        renderers: new Map(),
+        inject: () => 1,
+        onCommitFiberRoot: (_: number, root: { current: Part }) => count(root.current),
+        onPostCommitFiberRoot: () => undefined,
+        onCommitFiberUnmount: () => undefined,
+        checkDCE: () => undefined,
+      },
+    })
+  })
+  await openBench(page)
+  const drawn = () =>
+    page.evaluate(() => (window as unknown as { seen: { drawn: number } }).seen.drawn)
+  const saved = page.getByRole('banner').getByText(/saved \d\d:\d\d/)
+  const whole = await drawn()
+  expect(whole).toBeGreaterThan(2000)
+  // The first letter may change what is understood; the second is more of the same.
+  await page.keyboard.type(' x')
+  await expect(saved).toBeVisible()
+  // Nothing is drawn any more.
+  await expect(async () => {
+    const before = await drawn()
+    await page.waitForTimeout(1000)
+    expect(await drawn()).toBe(before)
+  }).toPass()
+  const before = await drawn()
+  const answered = page.waitForResponse((answer) => answer.request().method() === 'PUT')
+  await page.keyboard.type('x')
+  await answered
+  await expect(page.locator('[data-field="enter[3].text@left"]')).toHaveValue(/ xx/)
+  await expect(saved).toBeVisible()
+  const after = await drawn()
+  expect(after).toBeGreaterThan(before)
+  expect(after - before).toBeLessThan(200)
+})
+
+test('while letters come what lies out of sight is left out, and keeps its place', async ({
+  page,
+}) => {
+  await openBench(page)
+  const height = () => page.evaluate(() => document.documentElement.scrollHeight)
+  const top = () => page.locator(STEP).evaluate((at) => at.getBoundingClientRect().top)
+  const [whole, place] = [await height(), await top()]
+  expect(await visibility(page, 'mistakes')).toBe('auto')
+
+  await page.keyboard.type('a')
+  expect(await visibility(page, 'mistakes')).toBe('hidden')
+  expect(await visibility(page, 'enter')).toBe('auto')
+  // To a pixel: a section’s own height is rounded when it is left out.
+  expect(Math.abs((await height()) - whole)).toBeLessThanOrEqual(1)
+  expect(Math.abs((await top()) - place)).toBeLessThan(1)
+
+  // Whatever else is done finds the page whole.
+  await page.keyboard.press('ArrowLeft')
+  expect(await visibility(page, 'mistakes')).toBe('auto')
+  await page.keyboard.type('b')
+  expect(await visibility(page, 'mistakes')).toBe('hidden')
+  await page.keyboard.press('Control+z')
+  expect(await visibility(page, 'mistakes')).toBe('auto')
+  await page.keyboard.type('c')
+  await page.mouse.wheel(0, 300)
+  await expect(async () => expect(await visibility(page, 'mistakes')).toBe('auto')).toPass()
+  await page.keyboard.type('d')
+  await page.getByRole('button', { name: 'Keys (?)' }).click()
+  expect(await visibility(page, 'mistakes')).toBe('auto')
+  await page.keyboard.press('Escape')
+
+  // And so it is at a rest.
+  await page.locator(STEP).focus()
+  await page.keyboard.type('e')
+  expect(await visibility(page, 'mistakes')).toBe('hidden')
+  await expect.poll(() => visibility(page, 'mistakes')).toBe('auto')
+  expect(Math.abs((await height()) - whole)).toBeLessThanOrEqual(1)
+})
