@@ -1,9 +1,9 @@
 'use client'
 
-import { replaceEqualDeep } from '@tanstack/query-core'
 import { useEffect, useState } from 'react'
 import type { Card, School } from '@/core/card'
 import type { BenchAnswer, BenchJob } from '@/workers/bench'
+import { asBefore } from '../shared/asBefore'
 import { useSchool } from '../shared/school'
 import { useWork, type UsedWork } from '../shared/useWork'
 import { useBenchStore } from './store'
@@ -36,7 +36,7 @@ export function useWorkedOut<W extends UsedWork, Seen>(question: Question<W, See
       asked = from
       ask(question.job(card, school), (answer) => {
         const now = question.seen(answer)
-        if (now !== undefined) setSeen((before) => replaceEqualDeep(before, now))
+        if (now !== undefined) setSeen((before) => asBefore(before, now))
       })
     }
     look()

@@ -1,9 +1,9 @@
 'use client'
 
-import { replaceEqualDeep } from '@tanstack/query-core'
 import { createStore, type StoreApi } from 'zustand'
 import type { Card, School } from '@/core/card'
 import type { WordsAnswer } from '@/workers/words'
+import { asBefore } from '../shared/asBefore'
 import { openWork } from '../shared/benchWork'
 import { type BenchStore, changedFields } from './store'
 
@@ -33,7 +33,7 @@ function followWords(bench: BenchStore, school: School): { words: Words; start: 
         about = asked
         asked = null
         // What is as before stays the same object: only what differs draws anew.
-        words.setState((before) => replaceEqualDeep(before, data))
+        words.setState((before) => asBefore(before, data))
         ask()
       })
       // Without it the bench works as before: no drafts.
