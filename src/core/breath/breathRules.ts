@@ -15,7 +15,7 @@ import {
   valueAt,
   type Want,
 } from '../card'
-import { type BreathWords, packOf } from '../language'
+import { type BreathWords, packOf, speechIn } from '../language'
 import { readLine, splitStep } from '../reading'
 import { repeatsOfStep } from './dose'
 import { paceOf, phaseSeconds } from './phase'
@@ -251,7 +251,7 @@ function countsWithoutUnit(card: Card, words: BreathWords): Found[] {
 }
 
 function tooLong(card: Card, school: School): Found[] {
-  const speech = packOf(card.language)?.speech
+  const speech = speechIn(card.language)
   if (!speech) return []
   return spokenLines(card).flatMap(({ where, text, breath, given, repeat }) => {
     if (!text) return []

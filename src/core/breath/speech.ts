@@ -1,5 +1,5 @@
 import { remember } from '../card'
-import { packOf, type SpeechWords } from '../language'
+import { speechIn, type SpeechWords } from '../language'
 import { plainText } from '../sides'
 
 /** A line as it is said aloud. */
@@ -13,7 +13,7 @@ const quick = new Map<string, (SpeechWords & { spoken: (text: string) => Spoken 
 function speechOf(language: string) {
   const known = quick.get(language)
   if (known !== undefined) return known
-  const speech = packOf(language)?.speech
+  const speech = speechIn(language)
   const syllables = speech && remember(speech.syllables)
   const made = speech
     ? {

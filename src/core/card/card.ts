@@ -342,6 +342,3 @@ export type Base = Card['base']
 export type Spine = Card['spine']
 export type Manner = Card['manner']
 export type Verdict = Caution['verdict']
-
-/** The side across. */
-export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left')

@@ -14,6 +14,9 @@ export const SPINES = ['lengthen', 'forward', 'back', 'side', 'twist'] as const
 export const MANNERS = ['held', 'moving', 'restorative'] as const
 export const BREATHS = ['in', 'out', 'hold-in', 'hold-out', 'free'] as const
 export const SIDES = ['left', 'right'] as const
+/** The side across. Here, and not beside the schema, which a page that only shows does not load. */
+export const otherSide = (side: (typeof SIDES)[number]): (typeof SIDES)[number] =>
+  side === 'left' ? 'right' : 'left'
 export const ON = ['both', 'first-only', 'second-only', 'left-only', 'right-only'] as const
 /** Ground up: the order in which alignment is taught. */
 export const REGIONS = [

@@ -1,17 +1,15 @@
-import type { BreathWords, SpeechWords } from './breathWords'
+import type { BreathWords } from './breathWords'
 import { english } from './en'
 import type { Labels } from './en/labels'
-import { englishSays, type Says } from './en/says'
 import { NO_SIDES } from './lexicon'
 import type { Lexicon } from './lexicon'
 
-/** What one language brings: nothing of a language stands in the engines. */
+/** What one language brings, with how it is said (`SPEECH`): nothing of a language stands in the engines. */
 export interface LanguagePack {
   /** BCP 47, its first part. */
   language: string
   sides: Lexicon
   breath: BreathWords
-  speech: SpeechWords
   /** What parts of a card, of a sheet and of a finding are called. */
   labels: Labels
 }
@@ -30,5 +28,3 @@ export const lexiconOf = (language: string): Lexicon => packOf(language)?.sides 
 
 /** The language of the screens and of what is told about a card. */
 export const LABELS: Labels = english.labels
-/** What the rules say, in that language. It stands apart from the pack: a page that checks nothing does not load it. */
-export const SAY: Says = englishSays

@@ -7,7 +7,7 @@ import {
   stepLists,
   type StepList,
 } from '../card'
-import { packOf } from '../language'
+import { packOf, speechIn } from '../language'
 import { readLine } from './readLine'
 
 /** A line cut where its second thing to do begins. */
@@ -31,7 +31,7 @@ export const cutLine = rememberIn((text, language): Cut | null => {
   const other = one && instructions.find(({ from }) => from >= one.until)
   if (!one || !other) return null
   const pack = packOf(language)
-  const leads = pack?.speech.leads ?? /\s+$/
+  const leads = speechIn(language)?.leads ?? /\s+$/
   const before = text.slice(0, other.from).replace(leads, '')
   const second = capital(text.slice(other.from))
   if (!/[\p{L}]/u.test(before) || before.length < one.until - one.from) return null
