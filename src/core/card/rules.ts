@@ -1,4 +1,4 @@
-import { SAY } from '../language'
+import { SAY_MISSING } from '../language'
 import type { Card } from './card'
 import type { Finding, Severity } from './finding'
 import { DEFAULT_SCHOOL } from './defaultSchool'
@@ -95,5 +95,5 @@ export const unchecked = (why: string): Finding => ({
   rule: 'card/checked',
   severity: 'mend',
   where: 'names',
-  message: SAY.card.unchecked(why),
+  message: SAY_MISSING.unchecked(why),
 })

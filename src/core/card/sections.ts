@@ -1,4 +1,4 @@
-import { LABELS, SAY } from '../language'
+import { LABELS, SAY_MISSING } from '../language'
 import type { Card } from './card'
 
 /** The sections of a card in the order of the work, each with the fields that it holds. */
@@ -40,13 +40,13 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
   name(card) {
     const missing: Missing = []
     if (!card.names.common.some(Boolean))
-      missing.push({ where: 'names.common', message: SAY.missing.commonName })
+      missing.push({ where: 'names.common', message: SAY_MISSING.commonName })
     if (!card.names.sanskrit)
-      missing.push({ where: 'names.sanskrit', message: SAY.missing.sanskrit })
+      missing.push({ where: 'names.sanskrit', message: SAY_MISSING.sanskrit })
     if (card.sides === 'sided' && !card.sideNamedBy)
       missing.push({
         where: 'sideNamedBy',
-        message: SAY.missing.namedBy,
+        message: SAY_MISSING.namedBy,
       })
     return missing
   },
@@ -56,20 +56,20 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
       : [
           {
             where: 'when',
-            message: SAY.missing.when,
+            message: SAY_MISSING.when,
           },
         ]
   },
   setup(card) {
-    return card.setUp.place ? [] : [{ where: 'setUp.place', message: SAY.missing.place }]
+    return card.setUp.place ? [] : [{ where: 'setUp.place', message: SAY_MISSING.place }]
   },
-  enter: (card) => stepsMissing(card.enter, 'enter', SAY.missing.enter),
+  enter: (card) => stepsMissing(card.enter, 'enter', SAY_MISSING.enter),
   alignment(card) {
-    if (card.alignment.length === 0) return [{ where: 'alignment', message: SAY.missing.alignment }]
+    if (card.alignment.length === 0) return [{ where: 'alignment', message: SAY_MISSING.alignment }]
     const empty = wordless(card.alignment)
     return empty < 0
       ? []
-      : [{ where: `alignment[${empty}].text`, message: SAY.missing.cueWords(empty + 1) }]
+      : [{ where: `alignment[${empty}].text`, message: SAY_MISSING.cueWords(empty + 1) }]
   },
   stay(card) {
     const counted =
@@ -80,30 +80,30 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
     return [
       {
         where: 'stay',
-        message: card.manner === 'moving' ? SAY.missing.repeats : SAY.missing.stay,
+        message: card.manner === 'moving' ? SAY_MISSING.repeats : SAY_MISSING.stay,
       },
     ]
   },
   mistakes(card) {
-    if (card.mistakes.length === 0) return [{ where: 'mistakes', message: SAY.missing.mistakes }]
+    if (card.mistakes.length === 0) return [{ where: 'mistakes', message: SAY_MISSING.mistakes }]
     return card.mistakes.flatMap((mistake, i) => {
       const gaps = (['seen', 'why', 'say'] as const).filter((part) => !mistake[part])
-      const words = SAY.missing.parts
+      const words = SAY_MISSING.parts
       return gaps.map((part) => ({
         where: `mistakes[${i}].${part}`,
-        message: SAY.missing.mistake(i + 1, words[part]),
+        message: SAY_MISSING.mistake(i + 1, words[part]),
       }))
     })
   },
   cautions(card) {
-    if (card.cautions.length === 0) return [{ where: 'cautions', message: SAY.missing.cautions }]
+    if (card.cautions.length === 0) return [{ where: 'cautions', message: SAY_MISSING.cautions }]
     return card.cautions.flatMap((caution, i) =>
       caution.condition && caution.say
         ? []
         : [
             {
               where: `cautions[${i}]`,
-              message: SAY.missing.caution(i + 1, Boolean(caution.condition)),
+              message: SAY_MISSING.caution(i + 1, Boolean(caution.condition)),
             },
           ]
     )
@@ -113,19 +113,19 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
       return [
         {
           where: 'ladder',
-          message: SAY.missing.ladder,
+          message: SAY_MISSING.ladder,
         },
       ]
     return card.ladder.some((rung) => rung.reference)
       ? []
-      : [{ where: 'ladder', message: SAY.missing.reference }]
+      : [{ where: 'ladder', message: SAY_MISSING.reference }]
   },
-  exit: (card) => stepsMissing(card.exit, 'exit', SAY.missing.exit),
+  exit: (card) => stepsMissing(card.exit, 'exit', SAY_MISSING.exit),
   rest(card) {
     const missing: Missing = []
-    if (card.counter.length === 0) missing.push({ where: 'counter', message: SAY.missing.counter })
+    if (card.counter.length === 0) missing.push({ where: 'counter', message: SAY_MISSING.counter })
     if (card.sides === 'sided' && !card.betweenSides.text)
-      missing.push({ where: 'betweenSides.text', message: SAY.missing.between })
+      missing.push({ where: 'betweenSides.text', message: SAY_MISSING.between })
     return missing
   },
 }
@@ -135,7 +135,7 @@ function stepsMissing(steps: Card['enter'], where: string, none: string): Missin
   const empty = wordless(steps)
   return empty < 0
     ? []
-    : [{ where: `${where}[${empty}].text`, message: SAY.missing.stepWords(empty + 1) }]
+    : [{ where: `${where}[${empty}].text`, message: SAY_MISSING.stepWords(empty + 1) }]
 }
 
 /**

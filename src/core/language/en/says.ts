@@ -157,35 +157,9 @@ export const englishSays = {
     ownCounter: 'The card names itself as its counter pose.',
     mealGap: (hours: number) =>
       `${hours} h after a meal is far from what schools ask: 1 to 4 h, or 0 for what is done right after one. Is it meant in hours?`,
-    unchecked: (why: string) =>
-      `This card could not be checked (${why}). What you wrote is safe; nothing is said of it until it can be.`,
     noSource: 'This effect is marked as published but names no source.',
     unknownLanguage: (language: string, sided: boolean) =>
       `Notula knows no words of “${language}” yet: ${sided ? 'only the side that the text is kept for can be read, and ' : ''}side words, breath and time to say it are not checked.`,
-  },
-  missing: {
-    commonName: 'Give the pose a common name.',
-    sanskrit: 'Give the Sanskrit name, with its marks.',
-    namedBy: 'Say what the side is named by, such as the front leg.',
-    when: 'Say when it is practised: the hours after a meal, or the time of day.',
-    place: 'Say where the student starts, and how.',
-    enter: 'Write the steps into the pose.',
-    alignment: 'Write the alignment cues, from the ground up.',
-    cueWords: (n: number) => `Cue ${n} has no words yet.`,
-    repeats: 'Say how many times it is repeated.',
-    stay: 'Say how long the stay is, in breaths or in seconds.',
-    mistakes: 'Write at least one thing that goes wrong.',
-    mistake: (n: number, what: string) => `Mistake ${n} does not say ${what}.`,
-    cautions: 'Say who must not, or must ask first.',
-    ladder: 'Give at least two rungs: the form described here and an easier one.',
-    reference: 'Say which rung the main steps describe.',
-    exit: 'Write the way out, as carefully as the way in.',
-    counter: 'Name a pose that follows or balances this one.',
-    between: 'Say what happens between the sides.',
-    stepWords: (n: number) => `Step ${n} has no words yet.`,
-    parts: { seen: 'what is seen', why: 'why it matters', say: 'what to say' },
-    caution: (n: number, named: boolean) =>
-      `Caution ${n} lacks ${named ? 'what to say' : 'its condition'}.`,
   },
   deck: {
     circle: (ids: readonly string[]) => `The counter poses lead in a circle: ${ids.join(' → ')}.`,
