@@ -133,6 +133,9 @@ test('while letters come what lies out of sight is left out, and keeps its place
   expect(Math.abs(left.height - whole)).toBeLessThanOrEqual(1)
   expect(Math.abs(left.top - place)).toBeLessThan(1)
 
+  await page.keyboard.press('Backspace')
+  expect(await found('Backspace')).toMatchObject({ far: 'hidden', near: 'auto' })
+
   // Whatever else is done finds the page whole.
   for (const [letter, key, name] of [
     ['b', 'ArrowLeft', 'ArrowLeft'],

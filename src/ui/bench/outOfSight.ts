@@ -3,8 +3,9 @@ const REST_MS = 1500
 /** What is left out as a whole: it keeps its size without its contents. */
 const BLOCKS = 'section[id], [data-group]'
 
-const isLetter = (event: KeyboardEvent) =>
-  event.key.length === 1 &&
+/** A letter, or one that is taken back. */
+const isTyping = (event: KeyboardEvent) =>
+  (event.key.length === 1 || event.key === 'Backspace' || event.key === 'Delete') &&
   !event.ctrlKey &&
   !event.metaKey &&
   !event.altKey &&
@@ -39,7 +40,7 @@ export function leaveOutOfSight(page: HTMLElement, className: string): () => voi
   const onWindow = { signal: done.signal, capture: true, passive: true }
   window.addEventListener(
     'keydown',
-    (event) => (isLetter(event) && page.contains(event.target as Node) ? leaveOut() : putBack()),
+    (event) => (isTyping(event) && page.contains(event.target as Node) ? leaveOut() : putBack()),
     onWindow
   )
   for (const name of ['scroll', 'wheel', 'touchstart', 'pointerdown', 'focusout', 'blur', 'resize'])
