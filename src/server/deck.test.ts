@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs'
 import { zipSync } from 'fflate'
+import { demoCard } from '../../tests/support/cards'
 import { blankCard, type Card, withValue } from '@/core/card'
 import { readCard, writeJson, writeMarkdown } from '@/core/formats'
 import { filesOf, pack, unpack } from './archive'
@@ -17,10 +17,9 @@ import { reindex, searchCards } from './search'
 // Jobs start their workers first.
 jest.setTimeout(60_000)
 
-const demo = (name: string) => readCard(readFileSync(`demo/${name}.md`, 'utf8'))
 const bytes = (text: string) => new TextEncoder().encode(text)
-const gate = demo('gate')
-const dog = demo('downward-dog')
+const gate = demoCard('gate')
+const dog = demoCard('downward-dog')
 const none = new Set<string>()
 
 beforeEach(async () => {
@@ -47,7 +46,7 @@ describe('import', () => {
     const files = [
       { name: 'gate.md', bytes: bytes(writeMarkdown({ ...gate, notes: 'New.' })) },
       { name: 'dog.md', bytes: bytes(writeMarkdown(dog)) },
-      { name: 'cobra.json', bytes: bytes(writeJson(demo('low-cobra'))) },
+      { name: 'cobra.json', bytes: bytes(writeJson(demoCard('low-cobra'))) },
       { name: 'bad.md', bytes: bytes('bad') },
     ]
     const before = await whole()
@@ -179,7 +178,7 @@ test('the bin keeps a card until it is emptied', async () => {
 
 describe('counter poses', () => {
   const counters = (card: Card, ...counter: string[]) => ({ ...card, counter })
-  const cobra = demo('low-cobra')
+  const cobra = demoCard('low-cobra')
   const put = (card: Card, from = 1) => saveOne({ card, from, author: '', note: '' })
   beforeEach(async () => {
     for (const card of [dog, gate, cobra]) await createCard(counters(card), '')
@@ -214,7 +213,7 @@ describe('counter poses', () => {
 })
 
 test('two imports of the same cards in opposite orders don’t wait for each other', async () => {
-  const cards = [gate, dog, demo('low-cobra'), demo('bridge')]
+  const cards = [gate, dog, demoCard('low-cobra'), demoCard('bridge')]
   for (const card of cards) await createCard(card, '')
   for (let round = 0; round < 4; round += 1) {
     const files = (order: Card[], who: string) =>

@@ -1,8 +1,8 @@
-import { readFileSync } from 'node:fs'
 import { expect } from '@playwright/test'
 import { unzipSync, zipSync } from 'fflate'
 import { readCard, writeMarkdown } from '../../src/core/formats'
-import { demoText, expectAccessible, field, newCard, openBench, saved, test } from './helpers'
+import { demoText } from '../support/cards'
+import { expectAccessible, field, newCard, openBench, saved, test } from './helpers'
 
 interface Stored {
   version: number
@@ -239,9 +239,7 @@ test('files come in by a preview, and the deck goes out as it came in', async ({
   expect((await stored(request, 'gate')).card.notes).toBe('Changed by a file.')
 
   const out = unzipSync(new Uint8Array(await (await request.get('/api/export?as=md')).body()))
-  expect(Buffer.from(out['low-cobra.md']!).toString()).toBe(
-    readFileSync('demo/low-cobra.md', 'utf8')
-  )
+  expect(Buffer.from(out['low-cobra.md']!).toString()).toBe(demoText('low-cobra'))
   expect(Object.keys(out)).toContain('gate-two.md')
   expect(await (await request.get('/api/export?as=cautions')).text()).toMatch(
     /^card,title,condition,verdict/

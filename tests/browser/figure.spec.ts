@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test'
-import { demoText, expectAccessible, newCard, openBench, saved, test } from './helpers'
+import { demoText } from '../support/cards'
+import { expectAccessible, newCard, openBench, saved, test } from './helpers'
 
 /** A body that is posed, drawn and measured, as a trainer meets it. */
 

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs'
 import { AxeBuilder } from '@axe-core/playwright'
 import {
   type APIRequestContext,
@@ -82,8 +81,6 @@ export async function expectAccessible(page: Page, within = 'html', rules?: stri
     []
   )
 }
-
-export const demoText = (id: string) => readFileSync(`demo/${id}.md`, 'utf8')
 
 /** Adds a new card and gives its id. */
 export async function newCard(

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import pg from 'pg'
 import {
@@ -11,7 +10,7 @@ import {
   tsx,
 } from '../../scripts/lib.mjs'
 import { Card } from '../../src/core/card'
-import { readCard } from '../../src/core/formats'
+import { demoCard } from '../support/cards'
 
 /** The server and the database break down in the middle of saves. */
 
@@ -19,7 +18,7 @@ type Cluster = Awaited<ReturnType<typeof startCluster>>
 type Server = Awaited<ReturnType<typeof startServer>>
 
 const IDS = ['gate', 'seated-half-twist', 'low-cobra', 'long-side-angle']
-const texts = new Map(IDS.map((id) => [id, readCard(readFileSync(`demo/${id}.md`, 'utf8'))]))
+const texts = new Map(IDS.map((id) => [id, demoCard(id)]))
 let name: string
 let cluster: Cluster
 let database: string

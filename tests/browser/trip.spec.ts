@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test'
 import { readCard } from '../../src/core/formats'
+import { demoText } from '../support/cards'
 import {
-  demoText,
   dense,
   expectAccessible,
   field,

@@ -1,9 +1,18 @@
 import { readdirSync, readFileSync } from 'node:fs'
-import { blankCard, type Breath, type Card, type Cue } from '@/core/card'
+import { blankCard, remember, type Breath, type Card, type Cue } from '@/core/card'
 import { readCard } from '@/core/formats'
 
-/** A card of the demo deck. */
-export const demoCard = (id: string): Card => readCard(readFileSync(`demo/${id}.md`, 'utf8'))
+const frozen = <T>(value: T): T => {
+  if (typeof value === 'object' && value !== null)
+    Object.values(Object.freeze(value)).forEach(frozen)
+  return value
+}
+
+/** The file of a card of the demo deck. */
+export const demoText = (id: string): string => readFileSync(`demo/${id}.md`, 'utf8')
+
+/** A card of the demo deck, read once and the same for all tests: none of them can change it. */
+export const demoCard = remember((id): Card => frozen(readCard(demoText(id))))
 export const demoCards = (): Card[] =>
   readdirSync('demo').map((name) => demoCard(name.replace('.md', '')))
 

@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { run } from '../../src/cli/run'
+import { demoText } from '../support/cards'
 
 /** The command as it is started by hand. */
 const started = (args: string[], input = '') => {
@@ -42,7 +43,7 @@ const file = (name: string, text: string) => {
   writeFileSync(at, text)
   return at
 }
-const gate = readFileSync('demo/gate.md', 'utf8')
+const gate = demoText('gate')
 
 jest.setTimeout(60_000)
 
@@ -166,7 +167,7 @@ test('figure draws a form, or tells it in numbers, for each side', async () => {
     code: 2,
     out: '',
   })
-  const bare = readFileSync('demo/gate.md', 'utf8').replace(/\n## Figures[\s\S]*/, '\n')
+  const bare = demoText('gate').replace(/\n## Figures[\s\S]*/, '\n')
   const far = `${bare}\n## Figures\n\n\`\`\`json start\n${JSON.stringify({
     contacts: [
       { part: 'left palm', on: 'floor', at: [0, 0] },

@@ -1,8 +1,8 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { readdirSync } from 'node:fs'
 import fc from 'fast-check'
 import { arbitraryCard } from '../../../tests/support/arbitraryCard'
+import { demoCard } from '../../../tests/support/cards'
 import { checkCard } from '../check'
-import { readCard } from '../formats'
 import {
   applyPatches,
   blankCard,
@@ -23,7 +23,6 @@ import {
   withValue,
 } from '.'
 
-const demo = (name: string) => readCard(readFileSync(`demo/${name}.md`, 'utf8'))
 const blank = blankCard({
   name: 'Tree',
   base: 'standing',
@@ -109,7 +108,7 @@ describe('paths and patches', () => {
   })
 
   test('a value is set or taken away without touching the rest', () => {
-    const card = demo('gate')
+    const card = demoCard('gate')
     const changed = withValue(card, 'enter[1].text', 'New')
     expect(changed.enter[1]!.text).toBe('New')
     expect(card.enter[1]!.text).not.toBe('New')
@@ -140,7 +139,7 @@ describe('completeness and findings', () => {
   test.each(readdirSync('demo').map((file) => file.replace(/\.md$/, '')))(
     '%s says what it lacks in the right section',
     (name) => {
-      for (const section of completeness(demo(name)))
+      for (const section of completeness(demoCard(name)))
         for (const { where } of section.missing) expect(sectionOf(where)).toBe(section.id)
     }
   )
@@ -154,14 +153,14 @@ describe('completeness and findings', () => {
       'seated-half-twist',
       'reclined-leg-stretch',
     ])
-      expect([name, checkCard(demo(name))]).toEqual([name, []])
+      expect([name, checkCard(demoCard(name))]).toEqual([name, []])
   })
 
   const found = (card: Card) =>
     checkCard(card).map((finding) => `${finding.severity} ${finding.rule} ${finding.where}`)
 
   test('planted faults are found where they are', () => {
-    const card = demo('gate')
+    const card = demoCard('gate')
     const two = {
       ...card,
       ladder: card.ladder.map((rung) => ({ ...rung, reference: true as const })),
@@ -192,7 +191,7 @@ describe('completeness and findings', () => {
   })
 
   test('a school gives a rule another severity', () => {
-    const card = { ...demo('gate'), counter: ['gate'] }
+    const card = { ...demoCard('gate'), counter: ['gate'] }
     const school = {
       ...DEFAULT_SCHOOL,
       severities: { 'card/not-its-own-counter': 'stop' as const },

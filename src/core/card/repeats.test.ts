@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
+import { demoText } from '../../../tests/support/cards'
 
 import { readCard } from '../formats'
 import { readRepeats, Step, writeRepeats } from '.'
@@ -36,10 +36,7 @@ test('a range that goes down or has no smaller number is refused', () => {
 })
 
 test.each(['x8-10', 'x8 to 10', '× 8–10'])('in a file: [in, %s]', (words) => {
-  const text = readFileSync('demo/long-side-angle.md', 'utf8').replace(
-    /^1\. \[(\w+)/m,
-    `1. [$1, ${words}`
-  )
+  const text = demoText('long-side-angle').replace(/^1\. \[(\w+)/m, `1. [$1, ${words}`)
   expect(text).toContain(words)
   expect(readCard(text).enter[0]).toMatchObject({ repeat: 8, repeatMost: 10 })
 })

@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs'
-import { applyPatches, type Card, type Finding, otherSide, valueAt } from '../card'
+import { demoCard, demoText } from '../../../tests/support/cards'
+import { applyPatches, type Card, type Finding, otherSide, remember, valueAt } from '../card'
 import { keptFor } from '../figure'
 import { readCard } from '../formats'
 import { checkCard } from './checkCard'
@@ -1197,19 +1197,21 @@ const FAULTS: Record<string, Fault[]> = {
   ],
 }
 
+/** Both sides of a fault are told of the same card. */
+const wrongly = remember(readCard)
 const told = (card: Card) => checkCard(card)
 const key = ({ rule, where, message }: Finding) => `${rule} ${where} ${message}`
 
 describe.each(Object.entries(FAULTS))('%s', (id, faults) => {
-  const text = readFileSync(`demo/${id}.md`, 'utf8')
-  const right = readCard(text)
+  const text = demoText(id)
+  const right = demoCard(id)
   const before = new Set(told(right).map(key))
   const across = (card: Card) => keptFor(card, otherSide(right.writtenFor))
   const beforeAcross = new Set(told(across(right)).map(key))
 
   test.each(faults)('%s is told', (_, stands, instead, rule) => {
     expect(text.split(stands).length).toBeGreaterThan(1)
-    const wrong = readCard(text.replace(stands, instead))
+    const wrong = wrongly(text.replace(stands, instead))
     const found = told(wrong).filter((each) => !before.has(key(each)))
     expect(found.map((each) => each.rule)).toContain(rule)
     // A mend that is offered for the word that was changed gives back what stood there.
@@ -1223,7 +1225,7 @@ describe.each(Object.entries(FAULTS))('%s', (id, faults) => {
   test.each(faults)(
     '%s is told as well of the card kept for its other side',
     (_, stands, instead, rule) => {
-      const found = told(across(readCard(text.replace(stands, instead))))
+      const found = told(across(wrongly(text.replace(stands, instead))))
       const fresh = found.filter((each) => !beforeAcross.has(key(each)))
       expect(fresh.map((each) => each.rule)).toContain(rule)
     }

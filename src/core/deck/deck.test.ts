@@ -1,13 +1,12 @@
-import { readFileSync } from 'node:fs'
 import { parse } from 'csv-parse/sync'
+import { demoCard } from '../../../tests/support/cards'
 import { type Card, withValue } from '../card'
 import { readCard, writeJson, writeMarkdown } from '../formats'
 import { loopsOf, planImport, writeCsv } from '.'
 
-const demo = (name: string) => readCard(readFileSync(`demo/${name}.md`, 'utf8'))
 const bytes = (text: string) => new TextEncoder().encode(text)
-const gate = demo('gate')
-const dog = demo('downward-dog')
+const gate = demoCard('gate')
+const dog = demoCard('downward-dog')
 const plan = (files: Record<string, string | Uint8Array>, deck: Card[] = [], bin: string[] = []) =>
   planImport(
     Object.entries(files).map(([name, text]) => ({
@@ -24,10 +23,10 @@ test('a preview says new, changed, same and refused', () => {
     {
       'gate.md': writeMarkdown(gate),
       'dog.json': writeJson(mended),
-      'cobra.md': writeMarkdown(demo('low-cobra')),
+      'cobra.md': writeMarkdown(demoCard('low-cobra')),
       'bad.md': '# no',
     },
-    [dog, demo('low-cobra')]
+    [dog, demoCard('low-cobra')]
   )
   expect(items.map(({ file, outcome }) => [file, outcome])).toEqual([
     ['gate.md', 'new'],

@@ -1,12 +1,12 @@
-import { readFileSync } from 'node:fs'
 import { parse } from 'csv-parse/sync'
+import { demoCard } from '../../../tests/support/cards'
 import { blankCard, type Card, LIMITS, withValue } from '../card'
 import { cellText, planImport, writeCsv } from '../deck'
 import { CardFileError, readCard, writeJson, writeMarkdown } from '.'
 
 /** Files that want more than their share, and files that nobody can take for what they say. */
 
-const gate = readCard(readFileSync('demo/gate.md', 'utf8'))
+const gate = demoCard('gate')
 const md = writeMarkdown(gate)
 
 function problems(text: string): string[] {

@@ -1,12 +1,12 @@
-import { readFileSync } from 'node:fs'
 import { z } from 'zod'
+import { demoText } from '../../../tests/support/cards'
 import { BREATHS, LIMITS, ON } from '../card'
 import { SAY_FILES } from '../language'
 import { CardFileError, issueMessage, readCard, readCardBytes } from '.'
 
 /** Each thing that can be wrong with a file: what is said, and at which line. */
 
-const GATE = readFileSync('demo/gate.md', 'utf8')
+const GATE = demoText('gate')
 const lineOf = (text: string, part: string) => text.slice(0, text.indexOf(part)).split('\n').length
 
 /** The gate with one place of it written otherwise. */

@@ -3,21 +3,21 @@ import { ladderCard, squats } from '../../../tests/support/ladders'
 import { DEFAULT_SCHOOL } from '../card'
 import { GAP, gapsIn, levelsOf } from '.'
 
-const levels = () => demoCards().map((card) => levelsOf(card, DEFAULT_SCHOOL))
+const levels = demoCards().map((card) => levelsOf(card, DEFAULT_SCHOOL))
 
 test('every rung of the demo has its level, the form described among them', () => {
-  for (const { id, levels: all, unknown } of levels()) {
+  for (const { id, levels: all, unknown } of levels) {
     expect([id, unknown]).toEqual([id, 0])
     expect([id, all.filter(({ reference }) => reference).length]).toEqual([id, 1])
   }
 })
 
 test('a gap is a stretch of a family with no rung in it, the widest first', () => {
-  const gaps = gapsIn(levels(), 'base')
+  const gaps = gapsIn(levels, 'base')
   expect(gaps.length).toBeGreaterThan(0)
   for (const { family, from, to, by } of gaps) {
     expect(by).toBeGreaterThanOrEqual(GAP)
-    const between = levels()
+    const between = levels
       .filter(({ base }) => base === family)
       .flatMap((card) => card.levels)
       .filter(

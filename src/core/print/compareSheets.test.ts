@@ -1,12 +1,11 @@
-import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { arbitraryCard } from '../../../tests/support/arbitraryCard'
+import { demoCard } from '../../../tests/support/cards'
 import { DEFAULT_SCHOOL, undrawn, withValue } from '../card'
-import { readCard } from '../formats'
 import { compareSheets, sheetOf, wordsOf } from '.'
 import { rowsAt } from '../../../tests/support/sheet'
 
-const gate = readCard(readFileSync('demo/gate.md', 'utf8'))
+const gate = demoCard('gate')
 const sheet = (card: typeof gate) => sheetOf(card, DEFAULT_SCHOOL)
 const changed = (older: typeof gate, newer: typeof gate, title?: string) =>
   compareSheets(sheet(older), sheet(newer))

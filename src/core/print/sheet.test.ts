@@ -1,14 +1,15 @@
-import { readFileSync } from 'node:fs'
 import { type Card, DEFAULT_SCHOOL, type School, withValue } from '../card'
 import { DEFAULT_POLICY } from '../cautions'
-import { readCard } from '../formats'
+import { demoCard } from '../../../tests/support/cards'
 import { itemsAt, rowsAt, textAt } from '../../../tests/support/sheet'
 import { ledOrder, sheetOf, wordsOf } from '.'
 
-const demo = (name: string) => readCard(readFileSync(`demo/${name}.md`, 'utf8'))
-
 test('both halves are said in their own words', () => {
-  const sheet = sheetOf(demo('gate'), DEFAULT_SCHOOL, new Map([['childs-rest', 'Child’s rest']]))
+  const sheet = sheetOf(
+    demoCard('gate'),
+    DEFAULT_SCHOOL,
+    new Map([['childs-rest', 'Child’s rest']])
+  )
   expect(wordsOf(rowsAt(sheet, 'enter')[3]!.left!.words)).toBe(
     'Bend to the left, left hand down the shin.'
   )
@@ -37,7 +38,7 @@ test('both halves are said in their own words', () => {
 })
 
 test('what is said once is said for the side that is led first', () => {
-  const left = sheetOf(demo('gate'), { ...DEFAULT_SCHOOL, firstSide: 'left' })
+  const left = sheetOf(demoCard('gate'), { ...DEFAULT_SCHOOL, firstSide: 'left' })
   expect(wordsOf(itemsAt(left, 'mistakes')[0]!.lines[0]!)).toBe(
     'The left foot rolls onto its inner edge.'
   )
@@ -45,13 +46,13 @@ test('what is said once is said for the side that is led first', () => {
 })
 
 test('an even card has one column', () => {
-  const sheet = sheetOf(demo('low-cobra'), DEFAULT_SCHOOL)
+  const sheet = sheetOf(demoCard('low-cobra'), DEFAULT_SCHOOL)
   expect(rowsAt(sheet, 'enter').every((row) => row.left === null && row.right)).toBe(true)
   expect(rowsAt(sheet, 'enter')[2]).toMatchObject({ breath: 'in', seconds: 4, repeat: 5 })
 })
 
 test('a cue on one side is missing on the other', () => {
-  const sheet = sheetOf(withValue(demo('gate'), 'alignment[0].on', 'left-only'), DEFAULT_SCHOOL)
+  const sheet = sheetOf(withValue(demoCard('gate'), 'alignment[0].on', 'left-only'), DEFAULT_SCHOOL)
   expect(rowsAt(sheet, 'alignment')[0]!.right).toBeNull()
   expect(wordsOf(rowsAt(sheet, 'alignment')[0]!.left!.words)).toBe(
     'Press the whole left foot down.'
@@ -59,7 +60,7 @@ test('a cue on one side is missing on the other', () => {
 })
 
 test('fixed words stay, and their braces are gone', () => {
-  const sheet = sheetOf(demo('reclined-leg-stretch'), DEFAULT_SCHOOL)
+  const sheet = sheetOf(demoCard('reclined-leg-stretch'), DEFAULT_SCHOOL)
   expect(wordsOf(rowsAt(sheet, 'exit')[2]!.left!.words)).toBe('Roll to your right side and rest.')
   expect(textAt(sheet, 'cautions')).toMatch(/lie on the left side\.$/m)
 })
@@ -71,7 +72,7 @@ describe('cautions on a sheet', () => {
     )
 
   test('follow from the form without being written, alike ones together', () => {
-    const bare = { ...demo('downward-dog'), cautions: [] }
+    const bare = { ...demoCard('downward-dog'), cautions: [] }
     const lines = told(bare)
     expect(lines[0]).toBe(DEFAULT_SCHOOL.cautionLead)
     expect(lines).toContainEqual(
@@ -89,7 +90,7 @@ describe('cautions on a sheet', () => {
   })
 
   test('a change of the policy reaches the sheet', () => {
-    const bare = { ...demo('downward-dog'), cautions: [] }
+    const bare = { ...demoCard('downward-dog'), cautions: [] }
     const none: School = {
       ...DEFAULT_SCHOOL,
       policy: {
@@ -111,24 +112,24 @@ describe('cautions on a sheet', () => {
       'Follow local rules.',
     ])
       for (const id of ['gate', 'low-cobra']) {
-        const [lead] = told(demo(id), { ...DEFAULT_SCHOOL, cautionLead })
+        const [lead] = told(demoCard(id), { ...DEFAULT_SCHOOL, cautionLead })
         expect(lead).toMatch(/clinician/)
         expect(lead).toMatch(/local rules/)
         expect(lead).toContain(cautionLead)
       }
     const own = 'What your midwife and the local rules say comes first.'
-    expect(told(demo('gate'), { ...DEFAULT_SCHOOL, cautionLead: own })[0]).toBe(own)
+    expect(told(demoCard('gate'), { ...DEFAULT_SCHOOL, cautionLead: own })[0]).toBe(own)
   })
 
   test('what the card says itself is told with its reason, what it overrides, and the way out', () => {
-    const lines = told(demo('low-cobra'))
+    const lines = told(demoCard('low-cobra'))
     expect(lines).toContainEqual(
       expect.stringMatching(/^third trimester: avoid\. .*Instead: Cat and cow\.$/)
     )
-    expect(told(demo('legs-up-the-wall'))).toContainEqual(
+    expect(told(demoCard('legs-up-the-wall'))).toContainEqual(
       expect.stringMatching(/^glaucoma: avoid\. .*Reason: .*In place of: fine\./)
     )
-    const milder = { ...demo('downward-dog') }
+    const milder = { ...demoCard('downward-dog') }
     milder.cautions = [{ condition: 'glaucoma', verdict: 'change', say: '' }]
     expect(told(milder)).toContainEqual(
       expect.stringMatching(/^glaucoma: change\. +The usual verdict is avoid \(head below heart/)
@@ -136,13 +137,13 @@ describe('cautions on a sheet', () => {
   })
 
   test('consent stands before every touch, then the stance, then the press on its breath', () => {
-    const lines = itemsAt(sheetOf(demo('downward-dog'), DEFAULT_SCHOOL), 'assists').map(
+    const lines = itemsAt(sheetOf(demoCard('downward-dog'), DEFAULT_SCHOOL), 'assists').map(
       ({ lines: each }) => each.map((line) => wordsOf(line))
     )
     expect(lines[0]).toEqual([DEFAULT_SCHOOL.consent])
     expect(lines[1]![0]).toMatch(/^Stand first: /)
     expect(lines[1]![1]).toMatch(/^On out: /)
-    const empty = sheetOf(demo('downward-dog'), { ...DEFAULT_SCHOOL, consent: '' })
+    const empty = sheetOf(demoCard('downward-dog'), { ...DEFAULT_SCHOOL, consent: '' })
     expect(wordsOf(itemsAt(empty, 'assists')[0]!.lines[0]!)).toMatch(/May I touch/)
   })
 })

@@ -1,11 +1,10 @@
 import { otherSide } from '../card'
-import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { arbitraryCard } from '../../../tests/support/arbitraryCard'
-import { readCard } from '../formats'
+import { demoCard } from '../../../tests/support/cards'
 import { belongsTo, cardLedFrom, writeFor } from '.'
 
-const twist = readCard(readFileSync('demo/seated-half-twist.md', 'utf8'))
+const twist = demoCard('seated-half-twist')
 
 test('a card is written for the other side and back without a change', () => {
   fc.assert(
