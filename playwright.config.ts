@@ -3,8 +3,9 @@ import { BROWSER_ARGS } from './scripts/lib.mjs'
 
 export default defineConfig({
   testDir: 'tests/browser',
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  // No test is timed: a busy machine only takes longer.
+  timeout: 300_000,
+  expect: { timeout: 40_000 },
   // Each worker has a server and a deck of its own.
   workers: process.env.BASE_URLS?.split(' ').length ?? 1,
   retries: 0,

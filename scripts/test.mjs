@@ -88,12 +88,13 @@ async function browserTests() {
     const urls = []
     await step('Making throwaway databases with the demo deck', async () => {
       if (!given) cluster = await startCluster(`test-${process.pid}`, { throwaway: true })
-      for (const database of databases) {
-        const url = await ensureDatabase(cluster.url, database, cluster.role)
-        await migrate(url)
-        tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: url })
-        urls.push(url)
-      }
+      const [first, ...others] = databases
+      const url = await ensureDatabase(cluster.url, first, cluster.role)
+      await migrate(url)
+      tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: url })
+      urls.push(url)
+      for (const database of others)
+        urls.push(await ensureDatabase(cluster.url, database, cluster.role, first))
     })
     await ensureBuild()
     for (const databaseUrl of urls)

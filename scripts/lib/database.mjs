@@ -52,9 +52,10 @@ async function handOver(adminUrl, database, { name }) {
 /**
  * Makes a database when it is not there.
  * @param role to own it, made when it is not there; without one it belongs to who makes it
+ * @param like a database that nobody is connected to, whose tables and cards it begins with
  * @returns its address, for the role
  */
-export async function ensureDatabase(adminUrl, database, role) {
+export async function ensureDatabase(adminUrl, database, role, like = 'template0') {
   await connected(adminUrl, async (client) => {
     // One after the other, when two commands start at once.
     await client.query('SELECT pg_advisory_lock(7203410)')
@@ -69,7 +70,7 @@ export async function ensureDatabase(adminUrl, database, role) {
       database,
     ])
     if (!rowCount)
-      await client.query(`CREATE DATABASE "${database}" TEMPLATE template0 ENCODING 'UTF8'`)
+      await client.query(`CREATE DATABASE "${database}" TEMPLATE "${like}" ENCODING 'UTF8'`)
     if (role) await client.query(`ALTER DATABASE "${database}" OWNER TO ${role.name}`)
   })
   if (role) await handOver(adminUrl, database, role)

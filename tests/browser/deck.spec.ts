@@ -144,7 +144,7 @@ test('two tabs on one card are told of each other', async ({ page, context, requ
   const other = await context.newPage()
   await openBench(other, id)
   await expect(other.getByText(/also here:/)).toBeVisible()
-  await expect(page.getByText(/also here:/)).toBeVisible({ timeout: 12_000 })
+  await expect(page.getByText(/also here:/)).toBeVisible()
 })
 
 test('history compares two versions and brings one back; the bin keeps a card until it is emptied', async ({

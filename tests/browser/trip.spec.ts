@@ -187,14 +187,14 @@ test('a stale save is refused with both texts, and the trainer chooses', async (
   })
 })
 
-test('nothing serious for axe, by day and in the dark', async ({ page }) => {
-  for (const path of [
-    '/',
-    '/cards/long-side-angle/bench',
-    '/cards/low-cobra/bench',
-    '/cards/long-side-angle',
-    '/cards/none',
-  ]) {
+for (const path of [
+  '/',
+  '/cards/long-side-angle/bench',
+  '/cards/low-cobra/bench',
+  '/cards/long-side-angle',
+  '/cards/none',
+])
+  test(`nothing serious for axe at ${path}, by day and in the dark`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' })
     await page.goto(path)
     await expect(page.getByRole('heading').first()).toBeVisible()
@@ -204,8 +204,7 @@ test('nothing serious for axe, by day and in the dark', async ({ page }) => {
     await page.emulateMedia({ colorScheme: 'dark' })
     await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark')
     await expectAccessible(page, 'html', ['color-contrast'])
-  }
-})
+  })
 
 test('what does not fit is refused with a reason, and nothing is saved', async ({ request }) => {
   const id = await newCard(request, 'Strict')
