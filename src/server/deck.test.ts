@@ -1,7 +1,7 @@
 import { zipSync } from 'fflate'
 import { demoCard } from '../../tests/support/cards'
 import { blankCard, type Card, withValue } from '@/core/card'
-import { readCard, writeJson, writeMarkdown } from '@/core/formats'
+import { writeJson, writeMarkdown } from '@/core/formats'
 import { filesOf, pack, unpack } from './archive'
 import { binCard, binnedCards, emptyBin, unbinCard } from './bin'
 import { cardWithPicture, createCard, loadCard, loadDeck, saveCard } from './cards'
