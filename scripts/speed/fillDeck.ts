@@ -17,7 +17,7 @@ await db().transaction(async (trx) => {
     const card = bare ? undrawn(whole) : whole
     const n = Math.floor(i / demo.length) + 1
     const names = { ...card.names, common: [`${card.names.common[0]} ${n}`] }
-    await createCard({ ...card, id: `${card.id}-${n}`, names }, 'Bench', '', trx)
+    await createCard({ ...card, id: `${card.id}-${n}`, names }, 'Speed', '', trx)
   }
 })
 await closeDb()

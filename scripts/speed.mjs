@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { chromium as playwright } from '@playwright/test'
 import autocannon from 'autocannon'
-import { typing } from './bench/typing.mjs'
+import { typing } from './speed/typing.mjs'
 import { forSeconds, reads, sent } from './torture/beside.mjs'
 import { longestCard, worstFiles } from './torture/worst.mjs'
 import { ensureBundles } from './bundle.mjs'
@@ -115,26 +115,26 @@ async function fortySteps(address) {
   await fetch(url, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ card: { ...card, enter }, from: version, author: 'Bench' }),
+    body: JSON.stringify({ card: { ...card, enter }, from: version, author: 'Speed' }),
   })
 }
 
 await main(async () => {
   await ensurePackages({ postgres: true, browser: true })
   await ensureModules()
-  const cluster = await startCluster(`bench-${process.pid}`, { throwaway: true })
+  const cluster = await startCluster(`speed-${process.pid}`, { throwaway: true })
   let server
   try {
-    const databaseUrl = await ensureDatabase(cluster.url, 'notula_bench', cluster.role)
+    const databaseUrl = await ensureDatabase(cluster.url, 'notula_speed', cluster.role)
     await migrate(databaseUrl)
     await step('Filling a deck', async () =>
-      tsx('scripts/bench/fillDeck.ts', ['1000'], { DATABASE_URL: databaseUrl }).trim()
+      tsx('scripts/speed/fillDeck.ts', ['1000'], { DATABASE_URL: databaseUrl }).trim()
     )
     await ensureBuild()
     await ensureBundles()
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
 
-    const core = JSON.parse(tsx('scripts/bench/core.ts', []))
+    const core = JSON.parse(tsx('scripts/speed/core.ts', []))
     const { mirror, clone, key, found, cloned, drag, read, chain, single, picture } = core
     report(
       'mirroring a 40-step card / structuredClone of it',
@@ -261,9 +261,9 @@ await main(async () => {
       )
     }
 
-    const deckUrl = await ensureDatabase(cluster.url, 'notula_bench_deck', cluster.role)
+    const deckUrl = await ensureDatabase(cluster.url, 'notula_speed_deck', cluster.role)
     await migrate(deckUrl)
-    const t = JSON.parse(tsx('scripts/bench/server.ts', [], { DATABASE_URL: deckUrl }))
+    const t = JSON.parse(tsx('scripts/speed/server.ts', [], { DATABASE_URL: deckUrl }))
     report(
       'a save / a bare UPDATE of one row',
       t.save / t.update,
@@ -285,7 +285,7 @@ await main(async () => {
       'most',
       `${(t.imported / 1e6).toFixed(1)} s / ${(t.parse / 1e6).toFixed(1)} s`
     )
-    const importUrl = await ensureDatabase(cluster.url, 'notula_bench_import', cluster.role)
+    const importUrl = await ensureDatabase(cluster.url, 'notula_speed_import', cluster.role)
     await migrate(importUrl)
     const most = await memoryOfImport(importUrl)
     report(
@@ -306,9 +306,9 @@ await main(async () => {
 
     const shelves = {}
     for (const kind of ['drawn', 'bare']) {
-      const url = await ensureDatabase(cluster.url, `notula_bench_${kind}`, cluster.role)
+      const url = await ensureDatabase(cluster.url, `notula_speed_${kind}`, cluster.role)
       await migrate(url)
-      tsx('scripts/bench/fillDeck.ts', ['200', kind], { DATABASE_URL: url })
+      tsx('scripts/speed/fillDeck.ts', ['200', kind], { DATABASE_URL: url })
       shelves[kind] = await startServer({
         port: await freePort(),
         host: '127.0.0.1',

@@ -44,18 +44,18 @@ const markdown = unified().use(remarkParse).use(remarkFrontmatter, ['yaml'])
 const remark = async () => files.map((file) => markdown.parse(new TextDecoder().decode(file.bytes)))
 const parsed = await inTurns({ parse }, 3)
 const started = process.hrtime.bigint()
-await importFiles(files, 'Bench', new Set())
+await importFiles(files, 'Speed', new Set())
 const imported = Number(process.hrtime.bigint() - started) / 1000
 
 const one = cards[0]!
 let version = (await loadCard(one.id))!.version
-await db().raw('CREATE TABLE bench_row (id int PRIMARY KEY, n int)')
-await db().raw('INSERT INTO bench_row VALUES (1, 0)')
+await db().raw('CREATE TABLE speed_row (id int PRIMARY KEY, n int)')
+await db().raw('INSERT INTO speed_row VALUES (1, 0)')
 const rows = await inTurns(
   {
-    update: () => db().raw('UPDATE bench_row SET n = n + 1 WHERE id = 1'),
+    update: () => db().raw('UPDATE speed_row SET n = n + 1 WHERE id = 1'),
     save: async () => {
-      const result = await saveCard({ ...one, notes: String(version) }, version, 'Bench')
+      const result = await saveCard({ ...one, notes: String(version) }, version, 'Speed')
       if (result.outcome === 'saved') version = result.version
     },
     select: () => db().raw('SELECT 1'),
@@ -64,7 +64,7 @@ const rows = await inTurns(
   },
   200
 )
-await db().raw('DROP TABLE bench_row')
+await db().raw('DROP TABLE speed_row')
 const { parse: read, remark: remarked } = await inTurns({ parse, remark }, 3)
 console.log(JSON.stringify({ ...rows, ...parsed, read, remarked, imported }))
 await closeDb()
