@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import fc from 'fast-check'
 import { arbitraryCard } from '../../../tests/support/arbitraryCard'
-import { demoCard } from '../../../tests/support/cards'
+import { demoCard, stepsOf } from '../../../tests/support/cards'
 import { checkCard } from '../check'
 import {
   applyPatches,
@@ -125,6 +125,34 @@ describe('paths and patches', () => {
   })
 })
 
+/** A finished card with each kind of part that is made of words. */
+function everyPart(): Card {
+  const card = demoCard('gate')
+  const [step] = card.enter
+  const [cue] = card.alignment
+  const chair = {
+    ...card.ladder[1]!,
+    name: 'Chair',
+    steps: {
+      replace: [{ step: card.enter[1]!.id, text: 'Sit.' }],
+      add: [{ step: { ...step!, id: 'n1' } }],
+      omit: [],
+    },
+    cues: {
+      replace: [{ cue: card.alignment[1]!.id, text: 'Sit tall.' }],
+      add: [{ ...cue!, id: 'n2' }],
+      omit: [],
+    },
+  }
+  return {
+    ...card,
+    otherWay: [{ ...step!, id: 'w1' }],
+    ladder: card.ladder.map((rung, i) => (i === 1 ? chair : rung)),
+    assists: [{ text: 'Steady the hip.', stance: '', on: 'both' }],
+    effects: [{ text: 'It calms.', basis: 'tradition' }],
+  }
+}
+
 describe('completeness and findings', () => {
   test('a new card lacks every section, each told in words', () => {
     const sections = completeness(blank)
@@ -134,6 +162,43 @@ describe('completeness and findings', () => {
         (section) => !section.complete && section.missing.every((each) => /\.$/.test(each.message))
       )
     ).toBe(true)
+  })
+
+  test.each([
+    ['enter[1].text', 'enter', 'Step 2 has no words yet.'],
+    ['exit[0].text', 'exit', 'Step 1 has no words yet.'],
+    ['alignment[2].text', 'alignment', 'Cue 3 has no words yet.'],
+    ['ladder[0].name', 'ladder', 'Rung 1 has no name yet.'],
+    ['assists[0].text', 'rest', 'Touch 1 has no words yet.'],
+    ['effects[0].text', 'when', 'Claim 1 has no words yet.'],
+    ['otherWay[0].text', 'enter', 'Step 1 of the other way has no words yet.'],
+    ['ladder[1].steps.add[0].step.text', 'ladder', 'Added step 1 of “Chair” has no words yet.'],
+    ['ladder[1].steps.replace[0].text', 'ladder', 'Changed step 1 of “Chair” has no words yet.'],
+    ['ladder[1].cues.add[0].text', 'ladder', 'Added cue 1 of “Chair” has no words yet.'],
+    ['ladder[1].cues.replace[0].text', 'ladder', 'Changed cue 1 of “Chair” has no words yet.'],
+  ])('what has no words is told where it stands: %s', (where, section, message) => {
+    const whole = everyPart()
+    const told = (text: string) =>
+      completeness(withValue(whole, where, text)).flatMap(({ id, missing }) =>
+        missing.map((each) => ({ id, ...each }))
+      )
+    expect(told('Words.')).toEqual([])
+    for (const empty of ['', '  ']) expect(told(empty)).toEqual([{ id: section, where, message }])
+  })
+
+  test('each step without words is told, not only the first', () => {
+    const card = {
+      ...everyPart(),
+      enter: stepsOf([
+        ['in', ''],
+        ['out', 'Fold.'],
+        ['in', ''],
+      ]),
+    }
+    expect(completeness(card).flatMap(({ missing }) => missing.map(({ where }) => where))).toEqual([
+      'enter[0].text',
+      'enter[2].text',
+    ])
   })
 
   test.each(readdirSync('demo').map((file) => file.replace(/\.md$/, '')))(

@@ -1,5 +1,6 @@
 import { LABELS, SAY_MISSING } from '../language'
-import type { Card } from './card'
+import type { Card, Rung } from './card'
+import { type Owner, type Part, partsOf, type Want } from './parts'
 
 /** The sections of a card in the order of the work, each with the fields that it holds. */
 const FIELDS = {
@@ -32,9 +33,30 @@ export interface SectionState {
   missing: { where: string; message: string }[]
 }
 
-const wordless = (lines: { text: string }[]) => lines.findIndex((each) => !each.text)
-
 type Missing = SectionState['missing']
+
+const OF_WORDS = ['step', 'cue', 'instead', 'insteadCue', 'claim', 'assist'] as const
+type OfWords = (typeof OF_WORDS)[number]
+const isOfWords = (of: Owner): of is OfWords => (OF_WORDS as readonly Owner[]).includes(of)
+
+/** The words that a part is nothing without. */
+const isNeeded: Want = ({ of, key }) =>
+  (key === 'text' && isOfWords(of)) || (key === 'name' && of === 'rung')
+
+/** Parts that were begun and have no words yet. */
+const wordless = (card: Card): Missing =>
+  partsOf(card, isNeeded).flatMap((part) =>
+    String(part.value).trim() ? [] : [{ where: part.path, message: noWords(part) }]
+  )
+
+function noWords({ of, path, field, owners }: Part): string {
+  const say = SAY_MISSING.noWords
+  const n = 1 + Number(/\d+(?=\]\D*$)/.exec(path)![0])
+  if (!isOfWords(of)) return say.name(n)
+  const rung = owners.find((owner) => owner.of === 'rung')
+  if (!rung) return say.words(say.what[of], n, field === 'otherWay' ? say.otherWay : '')
+  return say.words(say.added[of] ?? say.what[of], n, say.rung((rung.value as Rung).name))
+}
 
 const LOOKS: Record<SectionId, (card: Card) => Missing> = {
   name(card) {
@@ -63,14 +85,9 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
   setup(card) {
     return card.setUp.place ? [] : [{ where: 'setUp.place', message: SAY_MISSING.place }]
   },
-  enter: (card) => stepsMissing(card.enter, 'enter', SAY_MISSING.enter),
-  alignment(card) {
-    if (card.alignment.length === 0) return [{ where: 'alignment', message: SAY_MISSING.alignment }]
-    const empty = wordless(card.alignment)
-    return empty < 0
-      ? []
-      : [{ where: `alignment[${empty}].text`, message: SAY_MISSING.cueWords(empty + 1) }]
-  },
+  enter: ({ enter }) => (enter.length ? [] : [{ where: 'enter', message: SAY_MISSING.enter }]),
+  alignment: ({ alignment }) =>
+    alignment.length ? [] : [{ where: 'alignment', message: SAY_MISSING.alignment }],
   stay(card) {
     const counted =
       card.stay.breaths !== undefined ||
@@ -120,7 +137,7 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
       ? []
       : [{ where: 'ladder', message: SAY_MISSING.reference }]
   },
-  exit: (card) => stepsMissing(card.exit, 'exit', SAY_MISSING.exit),
+  exit: ({ exit }) => (exit.length ? [] : [{ where: 'exit', message: SAY_MISSING.exit }]),
   rest(card) {
     const missing: Missing = []
     if (card.counter.length === 0) missing.push({ where: 'counter', message: SAY_MISSING.counter })
@@ -130,21 +147,14 @@ const LOOKS: Record<SectionId, (card: Card) => Missing> = {
   },
 }
 
-function stepsMissing(steps: Card['enter'], where: string, none: string): Missing {
-  if (steps.length === 0) return [{ where, message: none }]
-  const empty = wordless(steps)
-  return empty < 0
-    ? []
-    : [{ where: `${where}[${empty}].text`, message: SAY_MISSING.stepWords(empty + 1) }]
-}
-
 /**
  * How far each section of a card is written, in the order of the work.
  * @example completeness(card).filter((section) => !section.complete)
  */
 export function completeness(card: Card): SectionState[] {
+  const begun = wordless(card)
   return SECTIONS.map(({ id, title }) => {
-    const missing = LOOKS[id](card)
+    const missing = [...LOOKS[id](card), ...begun.filter(({ where }) => sectionOf(where) === id)]
     return { id, title, complete: missing.length === 0, missing }
   })
 }
