@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import fc from 'fast-check'
 import { mirrorText } from '../sides'
-import { readerOf } from '../language'
+import { type Instruction, readerOf } from '../language'
 import { demoCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { mirroredInstruction } from './draft'
 import { readCard, readLine, toWords } from './readLine'
@@ -26,6 +26,29 @@ test('of the movements in these lines at least nine of ten are read', () => {
   expect(nothing / lines.length).toBeLessThan(0.1)
 })
 
+describe('how far is told in many words', () => {
+  test.each([
+    ['Step the left foot far back.', 'far', 'back'],
+    ['Step the left foot well back.', 'well', 'back'],
+    ['Step the left foot a long way back.', 'a long way', 'back'],
+    ['Step the left foot far enough back.', 'far enough', 'back'],
+    ['Step the left foot back as far as you can.', 'as far as you can', 'back'],
+    ['Walk the hands far forward.', 'far', 'forward'],
+    ['Reach far out to the right.', 'far', 'out right'],
+    ['Draw the shoulders well away from the ears.', 'well', 'from head'],
+    ['Step the feet far apart.', undefined, 'apart'],
+    ['Step the feet well apart.', undefined, 'apart'],
+    ['Turn the head as far as the shoulders.', undefined, 'to shoulder'],
+  ])('%s', (line, amount, where) => {
+    const { instructions, notUnderstood } = readLine(line)
+    expect(notUnderstood).toEqual([])
+    const [{ ways, places, ...told }] = instructions as [Instruction]
+    expect(told.amount?.words).toBe(amount)
+    const at = places.map(({ relation, part }) => `${relation} ${part}`)
+    expect([...ways, ...at].join(' ')).toBe(where)
+  })
+})
+
 describe('what is not told is not claimed', () => {
   test.each([
     'Do not bend the left knee.',
@@ -44,6 +67,7 @@ describe('what is not told is not claimed', () => {
     ['Lift the left arm like a wing.', 'like a wing'],
     ['Press the foot, quux frobbed.', 'quux frobbed'],
     ['Fold from the hips, not the waist.', 'not the waist'],
+    ['Step the left foot not too far back.', 'not too far back'],
   ])('%s tells what it did not understand', (line, words) => {
     const { instructions, notUnderstood } = readLine(line)
     expect(instructions.length).toBe(1)

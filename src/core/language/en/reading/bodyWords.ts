@@ -95,7 +95,7 @@ export const WAY_WORDS: Record<Way, string> = {
   together:
     'in prayer, in prayer position, into each other, to face each other, facing each other, together, touching, to touch, to meet, close together, side by side',
   apart:
-    'apart, wide apart, away from each other, away from one another, hip-width, hip width, hip-distance, hip distance, hip-width apart, hip width apart, hip-distance apart, hip distance apart, shoulder-width, shoulder-width apart, shoulder width apart, shoulder-distance apart, mat-width apart',
+    'apart, wide apart, far apart, well apart, away from each other, away from one another, hip-width, hip width, hip-distance, hip distance, hip-width apart, hip width apart, hip-distance apart, hip distance apart, shoulder-width, shoulder-width apart, shoulder width apart, shoulder-distance apart, mat-width apart',
   long: 'long, tall, taller, longer, lengthened',
   level:
     'level, parallel, horizontal, horizontally, even, square, evenly, flat, parallel to the floor, parallel to the ground, parallel with the floor, level with the floor, parallel with the ground',
@@ -137,7 +137,7 @@ export const RELATION_WORDS: Record<Relation, string> = {
 
 /** Words that say how much. */
 export const AMOUNT_WORDS =
-  "a little, a bit, slightly, a touch, an inch, a few inches, halfway, half way, half-way, a hand's width, a hand's breadth, a fist's width, a finger's width, two fists, two fists apart, a fist apart, a leg length, a leg's length, one leg length, as far as you can, as far as is comfortable, a foot's length, one foot's length, a few centimetres, a few centimeters, a step, a big step, deeper, deeply, further, farther, more, a little more, a little further, a little deeper, slightly more, most of the way, all the way, fully, completely, almost, one third, a hand width, a fist width, a foot apart, about a leg length, three feet, four feet, an arm's length, one inch, two inches, a little way"
+  "a little, a bit, slightly, a touch, an inch, a few inches, halfway, half way, half-way, a hand's width, a hand's breadth, a fist's width, a finger's width, two fists, two fists apart, a fist apart, a leg length, a leg's length, one leg length, as far as you can, as far as is comfortable, a foot's length, one foot's length, a few centimetres, a few centimeters, a step, a big step, deeper, deeply, further, farther, more, a little more, a little further, a little deeper, slightly more, most of the way, all the way, fully, completely, almost, one third, a hand width, a fist width, a foot apart, about a leg length, three feet, four feet, an arm's length, one inch, two inches, a little way, far, very far, quite far, far enough, a long way, well"
 
 /** Words that say how, and move nothing. */
 export const MANNER_WORDS =

@@ -746,6 +746,7 @@ class Reading {
         k = way.end
       } else if (
         place &&
+        place.end >= (amount?.end ?? 0) &&
         !this.is(k, 'with') &&
         !(
           this.holding &&
