@@ -145,6 +145,10 @@ test('two tabs on one card are told of each other', async ({ page, context, requ
   await openBench(other, id)
   await expect(other.getByText(/also here:/)).toBeVisible()
   await expect(page.getByText(/also here:/)).toBeVisible()
+  const left = other.waitForResponse((answer) => answer.request().resourceType() === 'ping')
+  await other.getByRole('link', { name: 'Ladders' }).click()
+  expect((await left).status()).toBe(200)
+  await expect(page.getByText(/also here:/)).toBeHidden()
 })
 
 test('history compares two versions and brings one back; the bin keeps a card until it is emptied', async ({

@@ -17,7 +17,9 @@ export function Others({ id, author }: { id: string; author: string }) {
       api<{ others: string[] }>(path, { method: 'POST', json: { tab, who: author } })
         .then((answer) => setOthers(answer.others))
         .catch(() => undefined)
-    const leave = () => navigator.sendBeacon(path, JSON.stringify({ tab, gone: true }))
+    // The server takes JSON alone, and a bare text goes out as plain text.
+    const gone = new Blob([JSON.stringify({ tab, gone: true })], { type: 'application/json' })
+    const leave = () => navigator.sendBeacon(path, gone)
     void tell()
     const timer = setInterval(() => void tell(), EVERY_MS)
     window.addEventListener('pagehide', leave)
