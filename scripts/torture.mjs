@@ -140,7 +140,7 @@ await main(async () => {
       )
     }
 
-    const kills = many(200, 3)
+    const kills = many(200, 8)
     await through(`kill -9 of the server, ${kills} times`, async () => {
       for (let i = 0; i < kills; i += 1) {
         await pause(150 + (i % 7) * 40)
@@ -150,7 +150,7 @@ await main(async () => {
       }
     })
 
-    const crashes = many(20, 2)
+    const crashes = many(20, 3)
     await through(`PostgreSQL killed and started, ${crashes} times`, async () => {
       for (let i = 0; i < crashes; i += 1) {
         await pause(400)
