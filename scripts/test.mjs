@@ -128,7 +128,8 @@ async function readSources() {
   await check('Types', ['node_modules/typescript/bin/tsc', '--noEmit'])
   await check('Format', [
     ...['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level=warn'],
-    ...['--cache', '--cache-strategy=content', '.'],
+    // Its usual place is emptied by whoever formats without it.
+    ...['--cache', '--cache-strategy=content', '--cache-location=.notula/format', '.'],
   ])
 }
 

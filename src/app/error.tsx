@@ -1,7 +1,10 @@
 'use client'
 
 import { Button } from '@mantine/core'
-import { Header } from '@/ui/chrome/Header'
+import { later } from '@/ui/shared/later'
+
+// Comes with each page and is seldom shown: its bar is loaded when it is.
+const Header = later(() => import('@/ui/chrome/Header').then((module) => module.Header))
 
 /** Shown when a view cannot be made, as when the database is out of reach. */
 export default function Failed({ reset }: { reset: () => void }) {

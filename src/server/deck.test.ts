@@ -123,7 +123,9 @@ describe('archives that are not to be trusted', () => {
 
   test('a bomb', () => {
     const zeros = new Uint8Array(30 * 1024 * 1024)
-    const bomb = zipSync(Object.fromEntries([1, 2, 3, 4, 5].map((n) => [`${n}.md`, zeros])))
+    const bomb = zipSync(Object.fromEntries([1, 2, 3, 4, 5].map((n) => [`${n}.md`, zeros])), {
+      level: 1,
+    })
     expect(bomb.length).toBeLessThan(1024 * 1024)
     expect(() => unpack('bomb.zip', bomb)).toThrow(/more than 128 MB/)
   })

@@ -152,6 +152,27 @@ test('undo, redo, delete, move by hand, paste of several lines', async ({ page, 
   await saved(page)
 })
 
+test('an address leads to its section, and stays there while the page above it grows', async ({
+  page,
+}) => {
+  await page.goto('/cards/gate/bench#ladder')
+  const ladder = page.locator('#ladder')
+  const top = async () => (await ladder.boundingBox())!.y
+  const head = (await page.getByRole('heading', { level: 1 }).boundingBox())!
+  const arrived = head.y + head.height
+  // What stands above and below it, and what it asks itself, has come.
+  await expect(ladder.getByText(/takes \d/).first()).toBeVisible()
+  await expect(page.locator('#cautions').getByText('high blood pressure').first()).toBeAttached()
+  await expect.poll(async () => Math.abs((await top()) - arrived)).toBeLessThan(60)
+  // Who scrolls is not brought back.
+  await page.mouse.move(600, 400)
+  await page.mouse.wheel(0, -900)
+  await expect.poll(top).toBeGreaterThan(arrived + 300)
+  await page.setViewportSize({ width: 1100, height: 800 })
+  await expect(ladder).toBeAttached()
+  expect(await top()).toBeGreaterThan(arrived + 200)
+})
+
 test('a stale save is refused with both texts, and the trainer chooses', async ({
   page,
   request,

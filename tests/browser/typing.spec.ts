@@ -10,14 +10,12 @@ const visibility = (page: Page, section: string) =>
 
 async function openBench(page: Page) {
   await page.goto('/cards/long-side-angle/bench')
-  // The last that is worked out of a card: what its rungs ask.
-  await page.locator('#ladder').scrollIntoViewIfNeeded()
-  await expect(
-    page
-      .locator('#ladder')
-      .getByText(/takes \d/)
-      .first()
-  ).toBeVisible()
+  // The last that is worked out of a card: what its rungs ask. What is loaded above moves it on.
+  const asked = page.locator('#ladder').getByText(/takes \d/)
+  await expect(async () => {
+    await page.locator('#ladder').scrollIntoViewIfNeeded()
+    await expect(asked.first()).toBeVisible({ timeout: 1000 })
+  }).toPass()
   await page.locator(STEP).focus()
   await page.keyboard.press('End')
 }
@@ -167,6 +165,45 @@ test('while letters come what lies out of sight is left out, and keeps its place
   expect(await found('h')).toMatchObject({ far: 'hidden' })
   await expect.poll(() => visibility(page, 'mistakes')).toBe('auto')
   expect(Math.abs((await look())[0] - whole)).toBeLessThanOrEqual(1)
+})
+
+test('what stands far from the window is worked out when one comes near', async ({ page }) => {
+  await page.addInitScript(() => {
+    const asked: string[] = []
+    const post = Worker.prototype.postMessage
+    Worker.prototype.postMessage = function (message: { work?: string }, ...more: unknown[]) {
+      if (message.work) asked.push(message.work)
+      return post.call(this, message, ...(more as []))
+    }
+    Object.assign(window, { asked })
+  })
+  const asked = async (work: string) =>
+    page.evaluate(
+      (of) => (window as unknown as { asked: string[] }).asked.filter((each) => each === of).length,
+      work
+    )
+  await page.goto('/cards/long-side-angle/bench')
+  const takes = page.locator('#ladder').getByText(/takes \d/)
+  await expect(page.locator('#enter').getByRole('img').first()).toBeVisible()
+  await expect.poll(() => asked('words')).toBeGreaterThan(0)
+  expect(await asked('ladder')).toBe(0)
+  expect(await takes.count()).toBe(0)
+  // What holds its place does not move: the page would be drawn at each frame for it.
+  await expect(page.locator('#cautions [class*=Skeleton]').first()).toBeAttached()
+  await expect(page.locator('[class*=Skeleton][data-animate]')).toHaveCount(0)
+
+  await openBench(page)
+  const before = await asked('ladder')
+  expect(before).toBeGreaterThan(0)
+  const found = await asked('findings')
+  await page.keyboard.type('x')
+  await expect.poll(() => asked('findings')).toBeGreaterThan(found)
+  await page.keyboard.press('Backspace')
+  await expect(page.getByRole('banner').getByText(/saved \d\d:\d\d/)).toBeVisible()
+  expect(await asked('ladder')).toBe(before)
+  await page.keyboard.type('?')
+  await page.locator('#ladder').scrollIntoViewIfNeeded()
+  await expect.poll(() => asked('ladder')).toBeGreaterThan(before)
 })
 
 test('the scripts of a bench stay small at first load', async ({ baseURL }) => {

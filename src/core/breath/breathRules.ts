@@ -253,9 +253,9 @@ function countsWithoutUnit(card: Card, words: BreathWords): Found[] {
 function tooLong(card: Card, school: School): Found[] {
   const speech = speechIn(card.language)
   if (!speech) return []
+  const pace = paceOf(card, school)
   return spokenLines(card).flatMap(({ where, text, breath, given, repeat }) => {
     if (!text) return []
-    const pace = paceOf(card, school)
     const lasts = phaseSeconds({ breath, seconds: given }, pace) * (phase(breath) ? 1 : repeat)
     const fit = fitOf(text, lasts, school.speechRate, card.language)
     if (fit.over === 0) return []

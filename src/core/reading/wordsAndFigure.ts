@@ -48,13 +48,11 @@ function apartFrom(told: readonly Instruction[], kept: Figure): string[] {
   return told.flatMap((n, i) => {
     const { side, part } = n
     const one = AT[part]
+    if (!one || !oneSide(side) || n.keeps || n.places.length === 0) return []
     // What is moved again by a later step is elsewhere by then.
-    const moved = told
-      .slice(i + 1)
-      .some(
-        (later) => limbOf(later.part) === limbOf(part) && later.side !== otherSide(side as Side)
-      )
-    if (!one || !oneSide(side) || n.keeps || moved) return []
+    const movedBy = (later: Instruction, at: number) =>
+      at > i && limbOf(later.part) === limbOf(part) && later.side !== otherSide(side)
+    if (told.some(movedBy)) return []
     return n.places.flatMap((place) => {
       const two = place.part && AT[place.part]
       const of = place.side
@@ -174,6 +172,13 @@ export function wordsAndFigure(card: Card): Found[] {
   const lines = readCard(card)
   const { words } = bothForms(card)
   const final = finalPlace(card)
+  const told: Instruction[] = []
+  /** How many of them are told when a line ends. */
+  const until = new Map<string, number>()
+  for (const line of lines) {
+    if (isStep(line)) told.push(...line.instructions)
+    until.set(line.where, told.length)
+  }
   return frames.flatMap(({ where, figure }) => {
     const line =
       where === final
@@ -183,11 +188,7 @@ export function wordsAndFigure(card: Card): Found[] {
           : null
     const form = line && words.find((each) => each.where === line)
     if (!form) return []
-    const upTo = lines.findIndex((each) => each.where === line)
-    const told = lines
-      .slice(0, upTo + 1)
-      .filter((each) => isStep(each))
-      .flatMap(({ instructions }) => instructions)
-    return against(card, told, form.figure, figure).map((message) => ({ where, message }))
+    const before = told.slice(0, until.get(line) ?? 0)
+    return against(card, before, form.figure, figure).map((message) => ({ where, message }))
   })
 }

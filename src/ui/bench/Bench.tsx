@@ -29,6 +29,7 @@ import { useAuthor } from '../chrome/AuthorName'
 import { Header } from '../chrome/Header'
 import { api } from '../shared/api'
 import { later } from '../shared/later'
+import { NearContext, useNear } from '../shared/near'
 import { SchoolContext, useSchool } from '../shared/school'
 import classes from './Bench.module.css'
 import { SeverityMark } from '../shared/SeverityMark'
@@ -144,8 +145,9 @@ function useAskedPlace() {
   const place = params.get('at')
   useEffect(() => {
     if (!place) {
+      if (location.hash) goToSection(location.hash.slice(1))
       // A written card opens where the work is: at its spread.
-      if (written && !location.hash) goToSection('enter')
+      else if (written) goToSection('enter')
       return
     }
     goToSection(sectionOf(place))
@@ -298,10 +300,11 @@ const isText = (target: EventTarget | null) =>
 
 function Section({ id, children }: { id: SectionId; children: ReactNode }) {
   const title = SECTIONS.find((section) => section.id === id)!.title
+  const section = useRef<HTMLElement>(null)
   return (
-    <section id={id} aria-labelledby={`${id}-title`} className={classes.section}>
+    <section ref={section} id={id} aria-labelledby={`${id}-title`} className={classes.section}>
       <h2 id={`${id}-title`}>{title}</h2>
-      {children}
+      <NearContext value={useNear(section)}>{children}</NearContext>
       <SectionFindings id={id} />
     </section>
   )

@@ -20,20 +20,31 @@ export function focusField(name: string): void {
   field?.setSelectionRange?.(end, end)
 }
 
-const FRAMES = 6
+/** So long, in ms, a section is kept at the top while what lies above it is still coming. */
+const KEPT_MS = 5000
+let letGo = () => {}
 
 /**
- * Brings a section to the top. What lies above it is laid out only when it comes into sight and
- * may grow then, so it is done again for a few frames.
+ * Brings a section to the top, and keeps it there while what lies above it comes, is laid out and
+ * grows: until someone does anything, or for a while.
  */
 export function goToSection(id: string): void {
-  let left = FRAMES
-  const again = () => {
-    document.getElementById(id)?.scrollIntoView()
-    left -= 1
-    if (left > 0) requestAnimationFrame(again)
-  }
+  letGo()
+  const section = document.getElementById(id)
+  if (!section?.parentElement) return
+  const again = () => section.scrollIntoView()
   again()
+  const grows = new ResizeObserver(again)
+  grows.observe(section.parentElement)
+  const done = new AbortController()
+  letGo = () => {
+    clearTimeout(timer)
+    grows.disconnect()
+    done.abort()
+  }
+  const timer = setTimeout(letGo, KEPT_MS)
+  for (const name of ['wheel', 'touchstart', 'pointerdown', 'keydown', 'focusin'])
+    window.addEventListener(name, letGo, { signal: done.signal, capture: true, passive: true })
 }
 
 /** A link to a section that arrives where it leads. */

@@ -1,9 +1,10 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useContext, useEffect, useRef, useState } from 'react'
 import type { Card, School } from '@/core/card'
 import type { BenchAnswer, BenchJob } from '@/workers/bench'
 import { asBefore } from '../shared/asBefore'
+import { NearContext } from '../shared/near'
 import { useSchool } from '../shared/school'
 import { useWork, type UsedWork } from '../shared/useWork'
 import { useBenchStore } from './store'
@@ -20,27 +21,35 @@ export interface Question<W extends UsedWork, Seen> {
 
 /**
  * What a worker makes of the card on the bench at each pause in typing; null until it is known.
+ * Nothing is asked for a section that is far from the window, until one comes near it.
  * Of a new answer what is as before stays the same object, so that only what differs draws anew.
  */
 export function useWorkedOut<W extends UsedWork, Seen>(question: Question<W, Seen>): Seen | null {
   const bench = useBenchStore()
   const school = useSchool()
   const ask = useWork(question.work)
+  const near = useContext(NearContext)
   const [seen, setSeen] = useState<Seen | null>(null)
+  const known = useRef({ question, school, from: '' })
   useEffect(() => {
-    let asked: string | null = null
+    if (!near) return
+    const before = known.current
+    let asked = before.question === question && before.school === school ? before.from : ''
     const look = () => {
       const { card } = bench.quiet.getState()
       const from = JSON.stringify(question.from(card))
       if (from === asked) return
       asked = from
+      // An answer on its way is not the last word on what was known before.
+      known.current = { question, school, from: '' }
       ask(question.job(card, school), (answer) => {
+        known.current = { question, school, from }
         const now = question.seen(answer)
         if (now !== undefined) setSeen((before) => asBefore(before, now))
       })
     }
     look()
     return bench.quiet.subscribe(look)
-  }, [bench, school, ask, question])
+  }, [bench, school, ask, question, near])
   return seen
 }

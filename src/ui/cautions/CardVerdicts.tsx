@@ -23,7 +23,8 @@ export function CardVerdicts() {
   const pick = (id: string) =>
     setPicked((now) => (now.includes(id) ? now.filter((each) => each !== id) : [...now, id]))
   const [all, setAll] = useState(false)
-  if (!seen) return <Skeleton height={220} />
+  // It is waited for out of sight: one that moves would have the page drawn at each frame.
+  if (!seen) return <Skeleton height={220} animate={false} />
   const told = seen.verdicts.filter(tells)
   const rows = all ? seen.verdicts : told
   const rungs = seen.verdicts[0]?.rungs ?? []
@@ -104,7 +105,7 @@ function Together({ chosen }: { chosen: SeenWhy[] }) {
   const seen = useTogether(conditions)
   const findWays = useWays()
   const [ways, setWays] = useState<WayOut[] | string | null>(null)
-  if (!seen) return <Skeleton height={80} />
+  if (!seen) return <Skeleton height={80} animate={false} />
   const open = seen.findLast(({ verdict }) => verdict === 'fine' || verdict === 'change')
   return (
     <section className={classes.why} aria-label="All of these together">

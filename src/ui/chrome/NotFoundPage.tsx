@@ -1,8 +1,11 @@
 'use client'
 
+import dynamic from 'next/dynamic'
 import { Link } from '../shared/Link'
-import { Header } from './Header'
 import classes from '../cardView/CardPage.module.css'
+
+// Comes with each page and is seldom shown: its bar is loaded when it is.
+const Header = dynamic(() => import('./Header').then((module) => module.Header))
 
 export function NotFoundPage() {
   return (
