@@ -16,7 +16,7 @@ export default defineConfig({
     acceptDownloads: true,
     launchOptions: {
       executablePath: process.env.CHROMIUM,
-      args: BROWSER_ARGS,
+      args: [...BROWSER_ARGS, ...(process.env.PPS ?? '').split(' ').filter(Boolean)],
     },
   },
 })

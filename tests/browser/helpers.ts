@@ -14,12 +14,11 @@ export { pdfPages } from '../support/pdfPages.mjs'
 const addressOf = (worker: number) => process.env.BASE_URLS!.split(' ')[worker]!
 
 /** Forgets what pages kept in the browser; what was fetched and compiled stays. */
-async function forget(context: BrowserContext, origin: string) {
-  const page = await context.newPage()
-  const session = await context.newCDPSession(page)
+async function forget(context: BrowserContext, kept: Page, origin: string) {
+  const session = await context.newCDPSession(kept)
   const storageTypes = 'cookies,local_storage,indexeddb,service_workers,cache_storage'
   await session.send('Storage.clearDataForOrigin', { origin, storageTypes })
-  await page.close()
+  await session.detach()
 }
 
 /**
@@ -27,7 +26,10 @@ async function forget(context: BrowserContext, origin: string) {
  * the test before, with nothing open and nothing kept. No page that it opens may run against its
  * own policy, or end a script with an error.
  */
-export const test = base.extend<{ refusals: string[] }, { visited: BrowserContext }>({
+export const test = base.extend<
+  { refusals: string[] },
+  { visited: { context: BrowserContext; kept: Page } }
+>({
   baseURL: async ({}, give, { parallelIndex }) => {
     await give(addressOf(parallelIndex))
   },
@@ -36,15 +38,19 @@ export const test = base.extend<{ refusals: string[] }, { visited: BrowserContex
       const { viewport, acceptDownloads } = project.use
       const baseURL = addressOf(parallelIndex)
       const context = await browser.newContext({ viewport, acceptDownloads, baseURL })
-      await give(context)
+      const kept = await context.newPage()
+      await kept.goto('/icon.svg')
+      await give({ context, kept })
       await context.close()
     },
     { scope: 'worker' },
   ],
   context: async ({ visited, baseURL }, give) => {
-    await give(visited)
-    await Promise.all(visited.pages().map((page) => page.close()))
-    await forget(visited, baseURL!)
+    const { context, kept } = visited
+    await give(context)
+    const opened = context.pages().filter((page) => page !== kept)
+    await Promise.all(opened.map((page) => page.close()))
+    await forget(context, kept, baseURL!)
   },
   refusals: [
     async ({ context }, give) => {

@@ -173,6 +173,25 @@ test('an address leads to its section, and stays there while the page above it g
   expect(await top()).toBeGreaterThan(arrived + 200)
 })
 
+test('a page that is scrolled by its bar, or by a search in it, is left there', async ({
+  page,
+}) => {
+  await page.goto('/cards/gate/bench')
+  const enter = page.locator('#enter')
+  const top = async () => (await enter.boundingBox())!.y
+  await expect.poll(top).toBeLessThan(300)
+  await expect(enter.getByRole('img').first()).toBeVisible()
+  // Neither tells the page of a key or of a pointer.
+  await page.evaluate(() => window.scrollTo(0, 4000))
+  await expect.poll(top).toBeLessThan(-500)
+  for (const width of [1100, 1280]) {
+    await page.setViewportSize({ width, height: 800 })
+    await expect.poll(() => page.evaluate(() => innerWidth)).toBe(width)
+  }
+  await expect(page.locator('#cautions')).toBeAttached()
+  expect(await top()).toBeLessThan(-500)
+})
+
 test('a stale save is refused with both texts, and the trainer chooses', async ({
   page,
   request,

@@ -47,11 +47,18 @@ export function atRung(card: Card, rungId: string): Card {
   const onRung = (steps: readonly Step[], first: boolean): Step[] => {
     const { replace, add, omit } = rung.steps
     if (replace.length + add.length + omit.length === 0) return [...steps]
+    const touched = new Set([
+      ...omit,
+      ...replace.map((each) => each.step),
+      ...add.map((each) => each.after),
+    ])
     const after = (id: string | undefined) =>
       add.filter((added) => added.after === id).map((added) => added.step)
     return [
       ...(first ? after(undefined) : []),
-      ...steps.flatMap((step) => [...changed(step, rung), ...after(step.id)]),
+      ...steps.flatMap((step) =>
+        touched.has(step.id) ? [...changed(step, rung), ...after(step.id)] : step
+      ),
     ]
   }
   const { pace, ...stay } = rung.stay ?? card.stay
