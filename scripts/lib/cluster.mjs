@@ -165,15 +165,11 @@ function sweep(bin, but) {
  * Starts the project's own PostgreSQL cluster on loopback, making it first when needed, and signs
  * in to it.
  * @param durable whether what was acknowledged outlives a crash of PostgreSQL
- * @param onPort the port to come back on, after a halt
  * @returns its address for set-up work, the role that the app is to have, how to leave it (the
  *   last one stops it), how to bring it back when it went away, and how to halt it so that it can
  *   be started again; mode 'immediate' is a crash
  */
-export async function startCluster(
-  name,
-  { throwaway = false, durable = !throwaway, onPort = 0 } = {}
-) {
+export async function startCluster(name, { throwaway = false, durable = !throwaway } = {}) {
   const bin = postgresBin()
   const data = dataHome(name)
   const log = path.join(path.dirname(data), `${name}.log`)
@@ -239,7 +235,7 @@ export async function startCluster(
     // The password first: a folder without it would be lost.
     if (!secrets.known) secrets.keep(known)
     if (!made) makeCluster(bin, data, known.password)
-    const up1 = await up(onPort || known.port)
+    const up1 = await up(known.port)
     if (known.port !== up1.port) secrets.keep({ ...known, port: up1.port })
     users(name).signIn()
     return { ...up1, password: known.password, file: secrets.file }
