@@ -4,8 +4,8 @@ import { fileURLToPath } from 'node:url'
 
 /**
  * What runs outside the pages, each bundled so that it starts quickly: the command line, the
- * server with its guard, and the jobs of its workers. Node alone; the bundler is asked for when
- * needed.
+ * server with its guard, the jobs of its workers, and what loads the demo. Node alone; the bundler
+ * is asked for when needed.
  */
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
@@ -26,6 +26,11 @@ const BUNDLES = {
     entry: 'src/server/jobs/jobs.ts',
     sources: ['src/core', 'src/server/jobs', 'src/server/print', 'src/server/archive.ts'],
     external: ['@react-pdf/renderer', 'pdf-lib', 'react'],
+  },
+  demo: {
+    entry: 'src/cli/loadDemo.ts',
+    sources: ['src/core', 'src/cli', 'src/server'],
+    external: ['knex', 'pg'],
   },
 }
 

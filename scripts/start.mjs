@@ -5,13 +5,13 @@ import {
   ensureDatabase,
   ensureModules,
   ensurePackages,
+  loadDemo,
   main,
   migrate,
   SetUpError,
   startCluster,
   startServer,
   step,
-  tsx,
 } from './lib.mjs'
 
 /** PORT, or 3000. */
@@ -74,9 +74,7 @@ await main(async () => {
       })
     await step('Building server and command line', () => ensureBundles())
     await step('Bringing the tables up to date', () => migrate(databaseUrl))
-    await step('Looking for the demo deck', async () =>
-      tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: databaseUrl }).trim()
-    )
+    await step('Looking for the demo deck', async () => loadDemo(databaseUrl))
     await ensureBuild()
     const port = await choosePort(wanted, host)
     let server

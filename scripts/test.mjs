@@ -9,13 +9,13 @@ import {
   ensureModules,
   ensurePackages,
   freePort,
+  loadDemo,
   main,
   migrate,
   root,
   startCluster,
   startServer,
   step,
-  tsx,
 } from './lib.mjs'
 import { ensureBundles } from './bundle.mjs'
 import { testsTogether } from './lib/together.mjs'
@@ -91,7 +91,7 @@ async function browserTests() {
       const [first, ...others] = databases
       const url = await ensureDatabase(cluster.url, first, cluster.role)
       await migrate(url)
-      tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: url })
+      loadDemo(url)
       urls.push(url)
       for (const database of others)
         urls.push(await ensureDatabase(cluster.url, database, cluster.role, first))

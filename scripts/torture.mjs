@@ -10,13 +10,13 @@ import {
   ensureModules,
   ensurePackages,
   freePort,
+  loadDemo,
   main,
   migrate,
   root,
   startCluster,
   startServer,
   step,
-  tsx,
 } from './lib.mjs'
 import { forSeconds, reads, sent } from './torture/beside.mjs'
 import { longestCard, mutated, seeded, worstFiles } from './torture/worst.mjs'
@@ -50,7 +50,7 @@ await main(async () => {
   try {
     const databaseUrl = await ensureDatabase(cluster.url, 'notula_torture', cluster.role)
     await migrate(databaseUrl)
-    tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: databaseUrl })
+    loadDemo(databaseUrl)
     const port = await freePort()
     const address = `http://127.0.0.1:${port}`
     const up = async () => {

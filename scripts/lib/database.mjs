@@ -1,6 +1,7 @@
 import fs from 'node:fs'
 import path from 'node:path'
-import { root } from './base.mjs'
+import { bundleFile } from '../bundle.mjs'
+import { root, sh } from './base.mjs'
 import { startCluster } from './cluster.mjs'
 import { postgresBin } from './packages.mjs'
 
@@ -135,3 +136,9 @@ export async function migrate(url) {
     }
   })
 }
+
+/** Fills a database that never had a card with the demo deck. @returns what was done */
+export const loadDemo = (databaseUrl) =>
+  sh(process.execPath, [bundleFile('demo')], {
+    env: { ...process.env, DATABASE_URL: databaseUrl },
+  }).trim()

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process'
 import fs from 'node:fs'
 import path from 'node:path'
-import { ensureDatabase, freePort, migrate, postgresBin, startServer, tsx } from '../lib.mjs'
+import { ensureDatabase, freePort, loadDemo, migrate, postgresBin, startServer } from '../lib.mjs'
 
 /** Saves to a database on a small file system until it is full, makes room, and goes on. */
 
@@ -23,7 +23,7 @@ const databaseUrl = await ensureDatabase(`postgres://notula@127.0.0.1:${dbPort}/
 let server
 try {
   await migrate(databaseUrl)
-  tsx('src/cli/loadDemo.ts', [], { DATABASE_URL: databaseUrl })
+  loadDemo(databaseUrl)
   const filler = path.join(home, 'filler')
   server = await startServer({
     port: await freePort(),
