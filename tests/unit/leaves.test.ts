@@ -1,7 +1,9 @@
+import '../support/production'
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { createElement } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import fc from 'fast-check'
 import {
@@ -74,7 +76,7 @@ function otherValue({ kind, key, value, unread }: Part): unknown {
 /** Cards on which everything is drawn and nothing is named twice. */
 const full = arbitraryCard.map((card): Card => ({ ...card, sides: 'sided', language: 'en' }))
 const sheet = (card: Card) => sheetOf(card, DEFAULT_SCHOOL)
-const screen = (card: Card) => renderToStaticMarkup(<CardSheet sheet={sheet(card)} />)
+const screen = (card: Card) => renderToStaticMarkup(createElement(CardSheet, { sheet: sheet(card) }))
 
 /** What changes nothing that is done: a length of an in-breath is told, a count inside a count too. */
 const leaves = (card: Card) =>
