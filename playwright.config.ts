@@ -16,7 +16,14 @@ export default defineConfig({
     acceptDownloads: true,
     launchOptions: {
       executablePath: process.env.CHROMIUM,
-      args: [...BROWSER_ARGS, ...(process.env.PPS ?? '').split(' ').filter(Boolean)],
+      args: [
+        ...BROWSER_ARGS,
+        // All pages of a worker in one process, whose code is read once; a page lives for seconds,
+        // too short for code that is compiled to be fast to pay.
+        '--process-per-site',
+        '--js-flags=--no-turbofan',
+        '--disable-features=ScriptStreaming',
+      ],
     },
   },
 })

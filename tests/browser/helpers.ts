@@ -38,6 +38,7 @@ export const test = base.extend<
       const { viewport, acceptDownloads } = project.use
       const baseURL = addressOf(parallelIndex)
       const context = await browser.newContext({ viewport, acceptDownloads, baseURL })
+      // Open as long as the worker works: the process of its pages, and what they compiled, stay.
       const kept = await context.newPage()
       await kept.goto('/icon.svg')
       await give({ context, kept })
