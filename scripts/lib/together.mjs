@@ -2,8 +2,8 @@ import { mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs
 import path from 'node:path'
 import { root } from './base.mjs'
 
-/** Sandboxes for the tests of the core: two for each worker of Jest. */
-const SANDBOXES = 4
+/** Sandboxes for the tests of the core: one for each worker of Jest, as each is warmed up anew. */
+const SANDBOXES = 2
 
 const CORE = 'src/core'
 
