@@ -76,7 +76,8 @@ function otherValue({ kind, key, value, unread }: Part): unknown {
 /** Cards on which everything is drawn and nothing is named twice. */
 const full = arbitraryCard.map((card): Card => ({ ...card, sides: 'sided', language: 'en' }))
 const sheet = (card: Card) => sheetOf(card, DEFAULT_SCHOOL)
-const screen = (card: Card) => renderToStaticMarkup(createElement(CardSheet, { sheet: sheet(card) }))
+const screen = (card: Card) =>
+  renderToStaticMarkup(createElement(CardSheet, { sheet: sheet(card) }))
 
 /** What changes nothing that is done: a length of an in-breath is told, a count inside a count too. */
 const leaves = (card: Card) =>
