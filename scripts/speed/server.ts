@@ -42,10 +42,20 @@ const parse = async () => files.map((file) => readCardBytes(file.bytes))
 await parse()
 const markdown = unified().use(remarkParse).use(remarkFrontmatter, ['yaml'])
 const remark = async () => files.map((file) => markdown.parse(new TextDecoder().decode(file.bytes)))
-const parsed = await inTurns({ parse }, 3)
-const started = process.hrtime.bigint()
-await importFiles(files, 'Speed', new Set())
-const imported = Number(process.hrtime.bigint() - started) / 1000
+/** Both in turns over parts of the deck, so that a slow moment of the machine is in both. */
+const whole = { parse: 0, imported: 0 }
+for (let at = 0; at < files.length; at += 100) {
+  const part = files.slice(at, at + 100)
+  const taken = await inTurns(
+    {
+      parse: async () => part.map((file) => readCardBytes(file.bytes)),
+      imported: () => importFiles(part, 'Speed', new Set()),
+    },
+    1
+  )
+  whole.parse += taken.parse
+  whole.imported += taken.imported
+}
 
 const one = cards[0]!
 let version = (await loadCard(one.id))!.version
@@ -66,5 +76,5 @@ const rows = await inTurns(
 )
 await db().raw('DROP TABLE speed_row')
 const { parse: read, remark: remarked } = await inTurns({ parse, remark }, 3)
-console.log(JSON.stringify({ ...rows, ...parsed, read, remarked, imported }))
+console.log(JSON.stringify({ ...rows, ...whole, read, remarked }))
 await closeDb()
