@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
-import { type Card, completeness, FORMAT_VERSION, isDrawn, remember, titleOf } from '@/core/card'
+import { type Card, completeness, FORMAT_VERSION, isDrawn, titleOf } from '@/core/card'
+import { remember } from '@/core/language'
 import type { Status } from '@/core/deck'
 import { plainName, searchKey } from '@/core/search'
 import { db } from './db'

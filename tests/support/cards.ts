@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
-import { blankCard, remember, type Breath, type Card, type Cue } from '@/core/card'
+import { blankCard, type Breath, type Card, type Cue } from '@/core/card'
 import { readCard } from '@/core/formats'
+import { remember } from '@/core/language'
 
 const frozen = <T>(value: T): T => {
   if (typeof value === 'object' && value !== null)

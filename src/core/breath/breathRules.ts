@@ -6,7 +6,6 @@ import {
   isSpoken,
   type Pace,
   partsOf,
-  remember,
   type Rule,
   type School,
   stepLists,
@@ -15,7 +14,7 @@ import {
   valueAt,
   type Want,
 } from '../card'
-import { type BreathWords, packOf, speechIn } from '../language'
+import { type BreathWords, packOf, remember, speechIn } from '../language'
 import { readLine, splitStep } from '../reading'
 import { repeatsOfStep } from './dose'
 import { paceOf, phaseSeconds } from './phase'

@@ -1,5 +1,4 @@
-import { remember } from '../card'
-import { speechIn, type SpeechWords } from '../language'
+import { remember, speechIn, type SpeechWords } from '../language'
 import { plainText } from '../sides'
 
 /** A line as it is said aloud. */

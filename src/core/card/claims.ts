@@ -1,7 +1,6 @@
-import { claimWordsOf, type RULE_WORDS } from '../language'
+import { claimWordsOf, remember, type RULE_WORDS } from '../language'
 import type { Card } from './card'
 import { partsOf, type Want } from './parts'
-import { remember } from './remember'
 import type { Found, Rule } from './rules'
 import { usualRule } from './usualRule'
 

@@ -1,5 +1,6 @@
 import { demoCard, demoText } from '../../../tests/support/cards'
-import { applyPatches, type Card, type Finding, otherSide, remember, valueAt } from '../card'
+import { applyPatches, type Card, type Finding, otherSide, valueAt } from '../card'
+import { remember } from '../language'
 import { keptFor } from '../figure'
 import { readCard } from '../formats'
 import { checkCard } from './checkCard'

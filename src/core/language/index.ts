@@ -1,3 +1,4 @@
+export * from './remember'
 export * from './poseFacts'
 export * from './breathWords'
 export * from './lexicon'

@@ -122,7 +122,7 @@ export interface OnlyHint {
 /** The side words of one language, and its habits of speaking about sides. */
 export interface Lexicon {
   /** Finds every side word of a line, in order, without overlaps. */
-  find: (text: string, options?: SideOptions) => SideWord[]
+  find: (text: string, options?: SideOptions) => readonly SideWord[]
   /** Side words that swap, though they are probably meant as fixed. */
   suspects: (text: string, context: LineContext) => Suspect[]
   /** What changes silently on the second side; null when nothing does. */

@@ -1,5 +1,12 @@
-import { type Card, rememberIn, stepLists } from '../card'
-import { type BodyPart, type Instruction, type LineRead, type Place, readerOf } from '../language'
+import { type Card, stepLists } from '../card'
+import {
+  type BodyPart,
+  type Instruction,
+  type LineRead,
+  type Place,
+  readerOf,
+  rememberIn,
+} from '../language'
 import { sidedLines } from '../sides'
 import { knownOf, type Known, nothingKnown, settle } from './settle'
 

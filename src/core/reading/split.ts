@@ -1,13 +1,5 @@
-import {
-  type Card,
-  freshId,
-  type Patch,
-  rememberIn,
-  stepIds,
-  stepLists,
-  type StepList,
-} from '../card'
-import { packOf, speechIn } from '../language'
+import { type Card, freshId, type Patch, stepIds, stepLists, type StepList } from '../card'
+import { packOf, rememberIn, speechIn } from '../language'
 import { readLine } from './readLine'
 
 /** A line cut where its second thing to do begins. */

@@ -1,5 +1,4 @@
 import { lexiconOf, type SideOptions, type SideWord } from '../language'
-import { quick } from './quick'
 
 export interface MirrorOptions extends SideOptions {
   /** BCP 47, of the line. In a language with no pack there are no side words. */
@@ -10,11 +9,8 @@ export interface MirrorOptions extends SideOptions {
  * Finds the side words of a line, fixed and plain ones too.
  * @example sideWords('Press the left foot.', { language: 'en' })[0].other // 'right'
  */
-export function sideWords(text: string, options: MirrorOptions): SideWord[] {
-  const lexicon = lexiconOf(options.language)
-  // Another spelling of the turning sense is asked for seldom.
-  return options.turning ? lexicon.find(text, options) : quick(lexicon).find(text)
-}
+export const sideWords = (text: string, options: MirrorOptions): readonly SideWord[] =>
+  lexiconOf(options.language).find(text, options)
 
 /**
  * Writes a line for the other side. Doing it twice gives back the line to the letter,

@@ -1,5 +1,4 @@
-import { remember, rememberIn } from '../card'
-import type { Lexicon, LineContext, Pose } from '../language'
+import { type Lexicon, type LineContext, type Pose, remember, rememberIn } from '../language'
 
 const cached = new WeakMap<Lexicon, Lexicon>()
 
@@ -21,7 +20,6 @@ export function quick(lexicon: Lexicon): Lexicon {
   })
   const made: Lexicon = {
     ...lexicon,
-    find: remember((text) => lexicon.find(text)),
     suspects: (text, { place, condition }) =>
       suspects(text, condition === undefined ? place : `${place}\n${condition}`),
     silentSwap: remember(lexicon.silentSwap),

@@ -1,4 +1,5 @@
 import type { Lexicon, SideOptions, SideWord, Turning } from '../lexicon'
+import { remember } from '../remember'
 import { englishHabits } from './sideHabits'
 import {
   letterNamesSide,
@@ -161,7 +162,7 @@ function readHour(text: string, start: number, word: string): SideWord | null {
   return { start, end: start + word.length, kind: 'turn', side: null, other: other ?? word, role }
 }
 
-function find(text: string, options: SideOptions = {}): SideWord[] {
+function findAnew(text: string, options: SideOptions): SideWord[] {
   const turning = options.turning ?? 'counterclockwise'
   const words: SideWord[] = []
   const pending: Pending = new Map()
@@ -172,7 +173,7 @@ function find(text: string, options: SideOptions = {}): SideWord[] {
     const start = match.index
     if (word[0] === '{') {
       const resume = candidate.lastIndex
-      const inside = find(word.slice(1, -1), options)
+      const inside = findAnew(word.slice(1, -1), options)
       candidate.lastIndex = resume
       for (const each of inside) {
         words.push({
@@ -197,6 +198,11 @@ function find(text: string, options: SideOptions = {}): SideWord[] {
   settle(pending)
   return words
 }
+
+/** Most of what is asked of a line begins with its side words. */
+const known = remember((text) => findAnew(text, {}))
+const find: Lexicon['find'] = (text, options = {}) =>
+  options.turning ? findAnew(text, options) : known(text)
 
 /** English: its side words, and its habits of speaking about sides. */
 export const englishSides: Lexicon = { find, ...englishHabits(find) }
