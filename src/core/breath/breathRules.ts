@@ -14,7 +14,7 @@ import {
   valueAt,
   type Want,
 } from '../card'
-import { type BreathWords, packOf, remember, speechIn } from '../language'
+import { type BreathWords, packOf, remember, rememberOf, speechIn } from '../language'
 import { readLine, splitStep } from '../reading'
 import { repeatsOfStep } from './dose'
 import { paceOf, phaseSeconds } from './phase'
@@ -22,24 +22,21 @@ import { fitOf } from './speech'
 import { spokenLines } from './spokenLines'
 import { timesOf } from './timeline'
 
-/** What the words of a card’s language say of breath, kept from one key press to the next. */
-const quick = new WeakMap<BreathWords, BreathWords>()
+/** What the words of a language say of breath, kept from one key press to the next. */
+const quick = rememberOf((words: BreathWords): BreathWords => ({
+  ...words,
+  movements: remember(words.movements),
+  twists: remember(words.twists),
+  turnsTrunk: remember(words.turnsTrunk),
+  lengthens: remember(words.lengthens),
+  thenAt: remember(words.thenAt),
+  twoLimbs: remember(words.twoLimbs),
+  holdsBreath: remember(words.holdsBreath),
+  countIn: remember(words.countIn),
+}))
 function wordsOf(card: Card): BreathWords | null {
   const words = packOf(card.language)?.breath
-  if (!words) return null
-  const known = quick.get(words) ?? {
-    ...words,
-    movements: remember(words.movements),
-    twists: remember(words.twists),
-    turnsTrunk: remember(words.turnsTrunk),
-    lengthens: remember(words.lengthens),
-    thenAt: remember(words.thenAt),
-    twoLimbs: remember(words.twoLimbs),
-    holdsBreath: remember(words.holdsBreath),
-    countIn: remember(words.countIn),
-  }
-  quick.set(words, known)
-  return known
+  return words ? quick(words) : null
 }
 
 /** A rule that reads the words of a card: it says nothing in a language that has none. */

@@ -1,4 +1,5 @@
 import { type Breath, type Card, partsOf, type Step, stepsOf, type Want } from '../card'
+import { rememberOf } from '../language'
 import { repeatsOfStep } from './dose'
 
 /** A line that is said with a breath: a step of the card, or one of a rung. */
@@ -18,15 +19,7 @@ export interface SpokenLine {
 const inBreath: Want = ({ spoken }) => spoken === 'breath'
 
 /** Every line of a card that is said with a breath, those of the rungs included. */
-export function spokenLines(card: Card): readonly SpokenLine[] {
-  const lines = known.get(card) ?? linesOf(card)
-  known.set(card, lines)
-  return lines
-}
-
-const known = new WeakMap<Card, readonly SpokenLine[]>()
-
-function linesOf(card: Card): SpokenLine[] {
+export const spokenLines = rememberOf((card: Card): readonly SpokenLine[] => {
   const steps = new Map(stepsOf(card).map(({ step }) => [step.id, step]))
   return partsOf(card, inBreath).map(({ path, value, owners: [owner] }) => {
     const own = owner!.value as Partial<Step> & { step?: string }
@@ -42,4 +35,4 @@ function linesOf(card: Card): SpokenLine[] {
       repeat: repeatsOfStep(done),
     }
   })
-}
+})

@@ -1,4 +1,4 @@
-import { claimWordsOf, remember, type RULE_WORDS } from '../language'
+import { claimWordsOf, remember, rememberOf, type RULE_WORDS } from '../language'
 import type { Card } from './card'
 import { partsOf, type Want } from './parts'
 import type { Found, Rule } from './rules'
@@ -27,17 +27,12 @@ const linesOf = (card: Card, wide: boolean) =>
     : card.effects.map(({ text }, i) => ({ path: `effects[${i}].text`, value: text }))
 
 /** A language’s words, kept from one key press to the next. */
-const quick = new WeakMap<Words, Words>()
-function quickly(words: Words): Words {
-  const known = quick.get(words) ?? {
-    ...words,
-    cure: remember(words.cure),
-    promise: remember(words.promise),
-    number: remember(words.number),
-  }
-  quick.set(words, known)
-  return known
-}
+const quickly = rememberOf((words: Words): Words => ({
+  ...words,
+  cure: remember(words.cure),
+  promise: remember(words.promise),
+  number: remember(words.number),
+}))
 
 function claims(
   card: Card,

@@ -1,6 +1,6 @@
 import { distance } from 'fastest-levenshtein'
 import type { OwnCondition, School } from '../card'
-import { CONDITIONS } from '../language'
+import { CONDITIONS, rememberOf } from '../language'
 
 /** A condition that a caution can be about. */
 export interface Condition {
@@ -15,29 +15,24 @@ export const conditions: readonly Condition[] = CONDITIONS
 export type ConditionsOf = Pick<School, 'conditions'>
 
 const NONE: readonly OwnCondition[] = []
-const lists = new WeakMap<readonly OwnCondition[], readonly Condition[]>()
 
 /** The usual conditions and a school’s own; one of the same id stands in the place of the usual one. */
-export function conditionsOf(
+export const conditionsOf = (
   { conditions: own }: ConditionsOf = { conditions: [] }
-): readonly Condition[] {
-  if (own.length === 0) return conditions
-  let list = lists.get(own)
-  if (!list) {
-    const named = new Map<string, Condition>(own.map((each) => [each.id, each]))
-    const usual = conditions.map((each) => {
-      const worded = named.get(each.id)
-      named.delete(each.id)
-      // Words that people know it by are kept.
-      return worded
-        ? { ...worded, synonyms: [...new Set([...worded.synonyms, each.name, ...each.synonyms])] }
-        : each
-    })
-    list = [...usual, ...named.values()]
-    lists.set(own, list)
-  }
-  return list
-}
+): readonly Condition[] => (own.length === 0 ? conditions : withOwn(own))
+
+const withOwn = rememberOf((own: readonly OwnCondition[]): readonly Condition[] => {
+  const named = new Map<string, Condition>(own.map((each) => [each.id, each]))
+  const usual = conditions.map((each) => {
+    const worded = named.get(each.id)
+    named.delete(each.id)
+    // Words that people know it by are kept.
+    return worded
+      ? { ...worded, synonyms: [...new Set([...worded.synonyms, each.name, ...each.synonyms])] }
+      : each
+  })
+  return [...usual, ...named.values()]
+})
 
 const plain = (words: string) =>
   words
@@ -47,20 +42,14 @@ const plain = (words: string) =>
     .replace(/[^\p{L}\p{N}’]+/gu, ' ')
     .trim()
 
-const names = new WeakMap<readonly Condition[], Map<string, Condition>>()
-
-function byName(list: readonly Condition[]): Map<string, Condition> {
-  let map = names.get(list)
-  if (!map) {
-    map = new Map()
-    // A school’s own stand last, and a name of theirs is theirs.
-    for (const condition of list)
-      for (const name of [condition.id, condition.name, ...condition.synonyms])
-        map.set(plain(name), condition)
-    names.set(list, map)
-  }
+const byName = rememberOf((list: readonly Condition[]) => {
+  const map = new Map<string, Condition>()
+  // A school’s own stand last, and a name of theirs is theirs.
+  for (const condition of list)
+    for (const name of [condition.id, condition.name, ...condition.synonyms])
+      map.set(plain(name), condition)
   return map
-}
+})
 
 /** The condition that a name means; null when it is not known. */
 export const conditionNamed = (

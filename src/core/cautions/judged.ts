@@ -1,4 +1,5 @@
 import { type Card, type Caution, type PolicyRule, type School, type Verdict } from '../card'
+import { rememberOf } from '../language'
 import { type Condition, conditionNamed, conditionsOf } from './conditions'
 import { policyOf } from './policy'
 import {
@@ -122,14 +123,12 @@ export function heldAgainst<T extends RungVerdict>(
 const isMilder = (card: Card, row: readonly RungVerdict[], i: number, caution: Caution) =>
   i === describedAt(card) && stricter(heldAgainst(card, row, caution).verdict, caution.verdict)
 
-const plainCells = new WeakMap<RungVerdict, Cell>()
-
 /** What holds where a card says nothing. */
-function plainCell(usual: RungVerdict): Cell {
-  const cell = plainCells.get(usual) ?? { ...usual, usual: usual.verdict, by: 'policy' as const }
-  plainCells.set(usual, cell)
-  return cell
-}
+const plainCell = rememberOf((usual: RungVerdict): Cell => ({
+  ...usual,
+  usual: usual.verdict,
+  by: 'policy',
+}))
 
 function withTyped(card: Card, row: RungVerdict[], typed: readonly Typed[]): Cell[] {
   if (typed.length === 0) return row.map(plainCell)

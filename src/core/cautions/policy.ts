@@ -1,4 +1,5 @@
 import type { PolicyRule, School, Trait } from '../card'
+import { rememberOf } from '../language'
 
 /** A rule as a line: trait, least, verdict, change; the conditions that it is for. */
 type Line = [
@@ -312,46 +313,38 @@ export const DEFAULT_POLICY: readonly PolicyRule[] = LINES.flatMap(
 
 export type PolicyOf = Pick<School, 'policy'>
 
-const settled = new WeakMap<object, readonly PolicyRule[]>()
-
 /**
  * The policy of a school: the usual rules, without those that it has taken out, and with its own
  * in the place of the usual one of the same id or after them.
  */
-export function policyOf({ policy }: PolicyOf): readonly PolicyRule[] {
-  if (policy.rules.length === 0 && policy.without.length === 0) return DEFAULT_POLICY
-  let rules = settled.get(policy)
-  if (!rules) {
-    const own = new Map(policy.rules.map((rule) => [rule.id, rule]))
-    const out = new Set(policy.without)
-    const usual = DEFAULT_POLICY.filter(({ id }) => !out.has(id)).map((rule) => {
-      const changed = own.get(rule.id)
-      own.delete(rule.id)
-      return changed ?? rule
-    })
-    rules = [...usual, ...own.values()]
-    settled.set(policy, rules)
-  }
-  return rules
-}
+export const policyOf = ({ policy }: PolicyOf): readonly PolicyRule[] =>
+  policy.rules.length === 0 && policy.without.length === 0 ? DEFAULT_POLICY : settled(policy)
+
+const settled = rememberOf((policy: School['policy']): readonly PolicyRule[] => {
+  const own = new Map(policy.rules.map((rule) => [rule.id, rule]))
+  const out = new Set(policy.without)
+  const usual = DEFAULT_POLICY.filter(({ id }) => !out.has(id)).map((rule) => {
+    const changed = own.get(rule.id)
+    own.delete(rule.id)
+    return changed ?? rule
+  })
+  return [...usual, ...own.values()]
+})
 
 /** A policy by the condition that its rules are about. */
-const byCondition = new WeakMap<readonly PolicyRule[], Map<string, PolicyRule[]>>()
+const byCondition = rememberOf((policy: readonly PolicyRule[]) => {
+  const map = new Map<string, PolicyRule[]>()
+  for (const rule of policy) {
+    const all = map.get(rule.condition)
+    if (all) all.push(rule)
+    else map.set(rule.condition, [rule])
+  }
+  return map
+})
 
 /** The rules of a policy about one condition, in their order. */
-export function rulesAbout(policy: readonly PolicyRule[], condition: string): PolicyRule[] {
-  let map = byCondition.get(policy)
-  if (!map) {
-    map = new Map()
-    for (const rule of policy) {
-      const all = map.get(rule.condition)
-      if (all) all.push(rule)
-      else map.set(rule.condition, [rule])
-    }
-    byCondition.set(policy, map)
-  }
-  return map.get(condition) ?? []
-}
+export const rulesAbout = (policy: readonly PolicyRule[], condition: string): PolicyRule[] =>
+  byCondition(policy).get(condition) ?? []
 
 const sameRule = (a: PolicyRule, b: PolicyRule) =>
   (Object.keys({ ...a, ...b }) as (keyof PolicyRule)[]).every((key) => a[key] === b[key])

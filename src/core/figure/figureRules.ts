@@ -1,4 +1,4 @@
-import { FIGURE, RULE_WORDS, SAY } from '../language'
+import { FIGURE, rememberOf, RULE_WORDS, SAY } from '../language'
 import type { Card, CueMark, Found, Rule } from '../card'
 import { markShown } from './drawing/draw'
 import { markParts, MOST_MARKS } from './drawing/teaching'
@@ -7,7 +7,7 @@ import { USUAL_STATURE } from './body'
 import { clashesIn } from './collide'
 import { floorTurn, type MeasureContext, pelvisWay } from './landmarks'
 import { fallOf } from './loads'
-import { figureLedFrom, finalFigure, type Keyframe, keyframesOf } from './ofCard'
+import { figureLedFrom, finalFigure, keyframesOf } from './ofCard'
 import { pastHamstring, pastLimits } from './ranges'
 import type { Solved } from './solve'
 import { solved } from './solved'
@@ -93,34 +93,29 @@ export function fallWords(f: Solved, stature = USUAL_STATURE): string | null {
 }
 
 /** Every drawn form, and what can be told of how it stands: worked out once for each. */
-function onFrames(tell: (frame: Keyframe) => string[]): Rule['check'] {
-  const known = new WeakMap<object, string[]>()
+function onFrames(tell: (figure: Figure) => string[]): Rule['check'] {
+  const told = rememberOf(tell)
   return (card) =>
-    keyframesOf(card).frames.flatMap((frame) => {
-      const told = known.get(frame.figure) ?? tell(frame)
-      known.set(frame.figure, told)
-      return told.map((words) => ({
-        where: frame.where,
-        message: SAY.figure.of(frame.id, words),
-      }))
-    })
+    keyframesOf(card).frames.flatMap(({ figure, where, id }) =>
+      told(figure).map((words) => ({ where, message: SAY.figure.of(id, words) }))
+    )
 }
 
-const falls = onFrames(({ figure }) => {
+const falls = onFrames((figure) => {
   const f = solved(figure)
   // What is not reached may be what holds it: that is told by itself.
   const words = f.unmet.length > 0 ? null : fallWords(f)
   return words ? [words] : []
 })
 
-const outOfRange = onFrames(({ figure }) => [
+const outOfRange = onFrames((figure) => [
   ...pastLimits(figure).map((past) => SAY.figure.pastLimit(past)),
   ...pastHamstring(solved(figure)).map(({ side, hip, most }) =>
     SAY.figure.hamstring(side, Math.round(hip), Math.round(most))
   ),
 ])
 
-const clashes = onFrames(({ figure }) =>
+const clashes = onFrames((figure) =>
   clashesIn(solved(figure)).map(({ parts: [a, b], deep }) =>
     SAY.figure.clash(a, b, deep * USUAL_STATURE)
   )

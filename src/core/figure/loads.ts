@@ -1,3 +1,4 @@
+import { rememberOf } from '../language'
 import { type Body, CENTRES, MASSES } from './body'
 import { hull } from './hull'
 import { type AtLeast, leastWithin } from './quadratic'
@@ -219,33 +220,21 @@ function carry(solved: Solved, miss = MISS): Carried | null {
   return forces && { forces: Array.from(forces, (each) => Math.max(0, each)), pushes, masses }
 }
 
-const known = new WeakMap<Solved, { carried: Carried | null }>()
-
 /** How a body is carried; null when it falls. Worked out once. */
-export function carriedOf(solved: Solved): Carried | null {
-  const before = known.get(solved)
-  if (before) return before.carried
-  const carried = carry(solved)
-  known.set(solved, { carried })
-  return carried
-}
+export const carriedOf = rememberOf((solved: Solved): Carried | null => carry(solved))
 
 /** How far a drawn body may stand beside its support and still be meant to stand, in statures: 5 cm. */
 const SWAYS = [0.01, 0.02, 0.03]
-const swaying = new WeakMap<Solved, { carried: Carried | null }>()
 
 /**
  * How a body is carried that is drawn a little out of balance, as if it swayed to where it
  * stands; null for one that falls in earnest.
  */
-export function carriedNearly(solved: Solved): Carried | null {
-  const before = swaying.get(solved)
-  if (before) return before.carried
+export const carriedNearly = rememberOf((solved: Solved): Carried | null => {
   let carried = carriedOf(solved)
   for (const miss of SWAYS) carried ??= carry(solved, miss)
-  swaying.set(solved, { carried })
   return carried
-}
+})
 
 /**
  * How the weight is shared among the contacts, as parts of the body weight: what each gives

@@ -1,4 +1,5 @@
 import { type Card, figuresOf, formOf, type Rung, type Side, withValue } from '../card'
+import { rememberOf } from '../language'
 import { askedAngles } from './solve'
 import {
   differenceFrom,
@@ -43,18 +44,8 @@ interface Frames {
   problems: readonly FigureProblem[]
 }
 
-const framesKnown = new WeakMap<Card, Frames>()
-
 /** Every figure of a card, with those that cannot be read told apart. Read once for each state of a card. */
-export function keyframesOf(card: Card): Frames {
-  const before = framesKnown.get(card)
-  if (before) return before
-  const now = readFrames(card)
-  framesKnown.set(card, now)
-  return now
-}
-
-function readFrames(card: Card): Frames {
+export const keyframesOf = rememberOf((card: Card): Frames => {
   const frames: Keyframe[] = []
   const problems: FigureProblem[] = []
   const parts = figuresOf(card)
@@ -67,7 +58,7 @@ function readFrames(card: Card): Frames {
     else problems.push({ where: part.path, problem })
   }
   return { frames, problems }
-}
+})
 
 /** The figure that those of the other rungs are told against; none when it is not drawn. */
 function referenceOf(card: Card): Figure | undefined {

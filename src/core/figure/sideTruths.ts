@@ -1,9 +1,10 @@
 import { type Card, otherSide, type Side } from '../card'
-import type { SideRole } from '../language'
+import { rememberOf, type SideRole } from '../language'
 import { angleOf, joint, pelvisWay, seg, toeTip } from './landmarks'
 import { finalFigure } from './ofCard'
 import { solved } from './solved'
 import type { Solved } from './solve'
+import type { Figure } from './spec'
 import { apply, dot, sub } from './vec'
 
 /** The side that has a role in the drawn form of a card; a role that neither or both have is left out. */
@@ -66,18 +67,13 @@ function truthsOf(f: Solved, contacts: readonly { part: string; on: string }[]):
   return Object.fromEntries(Object.entries(found).filter(([, side]) => side)) as SideTruths
 }
 
-const known = new WeakMap<object, SideTruths>()
-
 /**
  * What the drawn form of a card tells about its sides, as it stands for `writtenFor`: which knee
  * is bent, which foot is off the floor, which arm is up. Nothing for a card that is not drawn.
  */
 export function sideTruths(card: Card): SideTruths {
   const frame = finalFigure(card)
-  if (!frame) return {}
-  const before = known.get(frame.figure)
-  if (before) return before
-  const truths = truthsOf(solved(frame.figure), frame.figure.contacts)
-  known.set(frame.figure, truths)
-  return truths
+  return frame ? truthsIn(frame.figure) : {}
 }
+
+const truthsIn = rememberOf((figure: Figure) => truthsOf(solved(figure), figure.contacts))

@@ -1,3 +1,4 @@
+import { rememberOf } from '../language'
 import { USUAL_STATURE } from './body'
 import { solve, type Solved } from './solve'
 import type { Figure } from './spec'
@@ -6,13 +7,8 @@ import type { Figure } from './spec'
 const known = new Map<string, Map<string, Solved>>()
 const MOST_KEPT = 600
 
-const spelt = new WeakMap<Figure, string>()
-/** A figure in letters; it is never changed in place. */
-function spell(figure: Figure): string {
-  const letters = spelt.get(figure) ?? JSON.stringify(figure)
-  spelt.set(figure, letters)
-  return letters
-}
+/** A figure in letters. */
+const spell = rememberOf((figure: Figure): string => JSON.stringify(figure))
 
 /**
  * Solves a figure once and keeps it: the same figure has the same pose.

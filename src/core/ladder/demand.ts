@@ -22,6 +22,7 @@ import {
   supportCorners,
   USUAL_STATURE,
 } from '../figure'
+import { remember, rememberOf } from '../language'
 import { readLine } from '../reading'
 import { type Motion, motionsOf, NORMS } from './motions'
 import { rungForm } from './rungForm'
@@ -381,17 +382,17 @@ function worked(
 }
 
 /** Whether the steps of a card close the eyes. */
-const closesEyes = (card: Card): boolean =>
-  card.enter.some((step) => {
-    const before = closing.get(step)
-    if (before !== undefined) return before
-    const now = readLine(step.text, card.language).instructions.some(
+const closesEyes = ({ enter, language }: Card): boolean => {
+  const closing = closingIn(language)
+  return enter.some(closing)
+}
+const closingIn = remember((language) =>
+  rememberOf(({ text }: Step) =>
+    readLine(text, language).instructions.some(
       ({ part, action }) => part === 'gaze' && action === 'close'
     )
-    closing.set(step, now)
-    return now
-  })
-const closing = new WeakMap<Step, boolean>()
+  )
+)
 
 /** A rung with what it asks; null when nothing tells its form. */
 export interface RungDemand {

@@ -1,4 +1,4 @@
-import { remember, rememberIn } from './remember'
+import { remember, rememberIn, rememberOf } from './remember'
 
 describe('what was worked out about a line', () => {
   test('is kept, whatever it was', () => {
@@ -74,5 +74,32 @@ describe('what was worked out about a line within something', () => {
     expect(pair(' b', 'a')).toEqual([' b', 'a'])
     expect(pair('\nb', 'a')).toEqual(['\nb', 'a'])
     expect(pair('b', 'a\n')).toEqual(['b', 'a\n'])
+  })
+})
+
+describe('what was worked out about a thing', () => {
+  test('is kept for that very thing, whatever it was, and not for one that is alike', () => {
+    for (const value of [0, '', null, undefined, false, 7]) {
+      const asked: object[] = []
+      const kept = rememberOf((thing: object) => {
+        asked.push(thing)
+        return value
+      })
+      const [one, alike] = [{ id: 'a' }, { id: 'a' }]
+      expect([kept(one), kept(alike), kept(one)]).toEqual([value, value, value])
+      expect(asked.map((thing) => [one, alike].findIndex((each) => each === thing))).toEqual([0, 1])
+    }
+  })
+
+  test('is not kept when it came to no end', () => {
+    let fails = true
+    const once = rememberOf(({ id }: { id: string }) => {
+      if (fails) throw new Error('not yet')
+      return id
+    })
+    const thing = { id: 'a' }
+    expect(() => once(thing)).toThrow('not yet')
+    fails = false
+    expect(once(thing)).toBe('a')
   })
 })

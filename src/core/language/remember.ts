@@ -22,3 +22,18 @@ export function rememberIn<T>(
   const linesOf = remember((within) => remember((text) => work(text, within)), 100)
   return (text, within) => linesOf(within)(text)
 }
+
+/**
+ * As `remember`, of something that is never changed in place, such as a card or a figure: kept as
+ * long as that is.
+ */
+export function rememberOf<K extends object, T>(work: (of: K) => T): (of: K) => T {
+  const known = new WeakMap<K, { value: T }>()
+  return (of) => {
+    const before = known.get(of)
+    if (before) return before.value
+    const value = work(of)
+    known.set(of, { value })
+    return value
+  }
+}

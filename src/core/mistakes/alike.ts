@@ -1,6 +1,6 @@
 import { stemmer } from 'stemmer'
 import { type Card, type Found, titleOf } from '../card'
-import { mistakeWordsOf, readerOf } from '../language'
+import { mistakeWordsOf, readerOf, rememberOf } from '../language'
 import { partsIn } from '../reading'
 import { plainText } from '../sides'
 
@@ -28,12 +28,9 @@ const level = (text: string) =>
     .replace(/\s+/g, ' ')
     .trim()
 
-const unders = new WeakMap<object, Map<string, string>>()
-
 /** The first of the words that say one thing, by each of them and by their stems. */
-function underOf(alike: readonly (readonly string[])[]): Map<string, string> {
-  const under =
-    unders.get(alike) ??
+const underOf = rememberOf(
+  (alike: readonly (readonly string[])[]): Map<string, string> =>
     new Map(
       alike.flatMap((group) =>
         group.flatMap((word): [string, string][] => [
@@ -42,9 +39,7 @@ function underOf(alike: readonly (readonly string[])[]): Map<string, string> {
         ])
       )
     )
-  unders.set(alike, under)
-  return under
-}
+)
 
 /** Whether a word by itself names a part of the body; a deck has few words, and they come again. */
 const partWords = new Map<string, boolean>()

@@ -14,7 +14,7 @@ import {
   USUAL_STATURE,
   type Vec,
 } from '../figure'
-import { type Instruction, readerOf } from '../language'
+import { type Instruction, readerOf, rememberOf } from '../language'
 import { apply, type Done } from './moves/apply'
 import * as legs from './moves/legs'
 import {
@@ -286,19 +286,8 @@ function stanceKept(figure: Figure, { lead, acrossMat }: Stance): Stance {
   return now
 }
 
-const mirrors = new WeakMap<Figure, Figure>()
-function acrossOf(figure: Figure): Figure {
-  const known = mirrors.get(figure) ?? mirroredFigure(figure)
-  mirrors.set(figure, known)
-  return known
-}
-
-const figures = new WeakMap<Stance, Figure>()
-function figureOnce(s: Stance): Figure {
-  const known = figures.get(s) ?? figureOf(s)
-  figures.set(s, known)
-  return known
-}
+const acrossOf = rememberOf(mirroredFigure)
+const figureOnce = rememberOf(figureOf)
 
 /**
  * The chain of forms that the words of a card make: start, each step in, each step of the other
@@ -361,19 +350,11 @@ export function formsOf(
   return found
 }
 
-const both = new WeakMap<Card, { words: Form[]; kept: Form[] }>()
 /** The forms of a card as its words alone move it, and with those that are kept; worked out once. */
-export function bothForms(card: Card): { words: Form[]; kept: Form[] } {
-  const before = both.get(card)
-  if (before) return before
+export const bothForms = rememberOf((card: Card): { words: Form[]; kept: Form[] } => {
   const kept = formsOf(card)
-  const now = {
-    kept,
-    words: kept.some((form) => form.kept) ? formsOf(card, { kept: false }) : kept,
-  }
-  both.set(card, now)
-  return now
-}
+  return { kept, words: kept.some((form) => form.kept) ? formsOf(card, { kept: false }) : kept }
+})
 
 /** The chain of forms that the words of a card make, each with a body that stands in it. */
 export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>

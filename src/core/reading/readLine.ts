@@ -6,6 +6,7 @@ import {
   type Place,
   readerOf,
   rememberIn,
+  rememberOf,
 } from '../language'
 import { sidedLines } from '../sides'
 import { knownOf, type Known, nothingKnown, settle } from './settle'
@@ -52,15 +53,11 @@ export const isStep = ({ where }: ReadLine): boolean =>
 /** The fields whose lines move the body, in the order of the work. */
 const MOVING = ['enter', 'alignment', 'otherWay', 'exit']
 
-const cards = new WeakMap<Card, ReadLine[]>()
-
 /**
  * The set-up, the steps and the cues of a card, read in order: relative words are settled by
  * what the side is named by and by the lines before.
  */
-export function readCard(card: Card): readonly ReadLine[] {
-  const before = cards.get(card)
-  if (before) return before
+export const readCard = rememberOf((card: Card): readonly ReadLine[] => {
   const known = knownOf(card)
   const own = sidedLines(card).filter(
     ({ owner }) => owner.of === 'step' || owner.of === 'cue' || owner.of === 'setUp'
@@ -75,14 +72,12 @@ export function readCard(card: Card): readonly ReadLine[] {
         if (field === 'alignment') known.parts = parts
         return line
       })
-  const found = [
+  return [
     ...of('setUp', /^setUp\.place$/),
     ...of('setUp', /^setUp\.note$/),
     ...MOVING.flatMap((field) => of(field, new RegExp(`^${field}\\[\\d+\\]\\.text$`))),
   ]
-  cards.set(card, found)
-  return found
-}
+})
 
 /** How a relative word is said. */
 const CALLED: Record<string, string> = { up: 'top', low: 'bottom' }

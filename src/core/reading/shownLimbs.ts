@@ -10,18 +10,16 @@ import {
   type Segment,
   solved,
 } from '../figure'
+import { rememberOf } from '../language'
 
 /** What a figure shows of its limbs: where they are, how they are bent, and what they rest on. */
 
 /** How much higher or lower is clearly so, in statures. */
 export const CLEARLY = 0.12
 
-const asked = new WeakMap<Figure, number[]>()
-export function angle(figure: Figure, joint: string, name: string): number {
-  const angles = asked.get(figure) ?? askedAngles(figure)
-  asked.set(figure, angles)
-  return angles[indexOf(joint, name)]!
-}
+const asked = rememberOf(askedAngles)
+export const angle = (figure: Figure, joint: string, name: string): number =>
+  asked(figure)[indexOf(joint, name)]!
 
 /** How high a hand is beside its shoulder, in statures; angles alone tell it. */
 export function raised(figure: Figure, side: Side): number {
@@ -30,13 +28,10 @@ export function raised(figure: Figure, side: Side): number {
   return at('Hand') - at('UpperArm')
 }
 
-export function placedIn(figure: Figure): Placed {
-  const placed =
-    stood.get(figure) ?? (figure.contacts.length > 0 ? solved(figure) : standing(figure)).placed
-  stood.set(figure, placed)
-  return placed
-}
-const stood = new WeakMap<Figure, Placed>()
+export const placedIn = rememberOf(
+  (figure: Figure): Placed =>
+    (figure.contacts.length > 0 ? solved(figure) : standing(figure)).placed
+)
 const standing = (figure: Figure) => {
   const body = bodyOf(figure.body)
   return { placed: place(body, { root: [0, 0, 0], angles: askedAngles(figure) }) }

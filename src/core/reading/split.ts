@@ -1,5 +1,5 @@
 import { type Card, freshId, type Patch, stepIds, stepLists, type StepList } from '../card'
-import { packOf, rememberIn, speechIn } from '../language'
+import { packOf, remember, rememberIn, rememberOf, speechIn } from '../language'
 import { readLine } from './readLine'
 
 /** A line cut where its second thing to do begins. */
@@ -45,19 +45,14 @@ export interface SplitStep extends Cut {
 
 const across = { in: 'out', out: 'in' } as const
 
-const known = new WeakMap<Card, Map<string, SplitStep | null>>()
-
 /**
  * What gives the second thing of a step a step of its own: ids stay, and a rung that replaces the
  * step or leaves it out leaves out the new one too.
  * @param where path of the words of a step
  */
-export function splitStep(card: Card, where: string): SplitStep | null {
-  let mine = known.get(card)
-  if (!mine) known.set(card, (mine = new Map()))
-  if (!mine.has(where)) mine.set(where, splitAnew(card, where))
-  return mine.get(where)!
-}
+export const splitStep = (card: Card, where: string): SplitStep | null => splitsOf(card)(where)
+
+const splitsOf = rememberOf((card: Card) => remember((where) => splitAnew(card, where)))
 
 function splitAnew(card: Card, where: string): SplitStep | null {
   const at = /^(\w+)\[(\d+)\]\.text$/.exec(where)

@@ -1,11 +1,14 @@
-import { type Lexicon, type LineContext, type Pose, remember, rememberIn } from '../language'
-
-const cached = new WeakMap<Lexicon, Lexicon>()
+import {
+  type Lexicon,
+  type LineContext,
+  type Pose,
+  remember,
+  rememberIn,
+  rememberOf,
+} from '../language'
 
 /** The lexicon, with what it said about a line kept: of a card one line changes at a time. */
-export function quick(lexicon: Lexicon): Lexicon {
-  const known = cached.get(lexicon)
-  if (known) return known
+export const quick = rememberOf((lexicon: Lexicon): Lexicon => {
   // A condition is written by hand; no other part of where a line stands holds a line break.
   const suspects = rememberIn((text, within) => {
     const [place, condition] = within.split('\n') as [LineContext['place'], string?]
@@ -18,7 +21,7 @@ export function quick(lexicon: Lexicon): Lexicon {
     const [base, spine] = pose.split(' ') as [Pose['base'], Pose['spine']]
     return lexicon.pairs(text, { base, spine })
   })
-  const made: Lexicon = {
+  return {
     ...lexicon,
     suspects: (text, { place, condition }) =>
       suspects(text, condition === undefined ? place : `${place}\n${condition}`),
@@ -34,6 +37,4 @@ export function quick(lexicon: Lexicon): Lexicon {
     onlyOneSide: remember(lexicon.onlyOneSide),
     unequalCounts: remember(lexicon.unequalCounts),
   }
-  cached.set(lexicon, made)
-  return made
-}
+})

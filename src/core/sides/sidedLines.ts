@@ -1,5 +1,5 @@
 import { type Card, type Caution, isSided, type Part, partsOf } from '../card'
-import type { LineContext } from '../language'
+import { type LineContext, rememberOf } from '../language'
 
 /** A wording of a card that is mirrored. */
 export interface SidedLine extends LineContext {
@@ -17,16 +17,7 @@ function placeOf({ of, field, owners }: Part): LineContext['place'] {
 }
 
 /** Every wording of a card that is mirrored, with its path. */
-export function sidedLines(card: Card): readonly SidedLine[] {
-  const lines = known.get(card) ?? linesOf(card)
-  known.set(card, lines)
-  return lines
-}
-
-/** The rules ask for the lines of the same card one after the other. */
-const known = new WeakMap<Card, readonly SidedLine[]>()
-
-const linesOf = (card: Card): SidedLine[] =>
+export const sidedLines = rememberOf((card: Card): readonly SidedLine[] =>
   partsOf(card, isSided).flatMap((part): SidedLine[] => {
     const text = part.value as string
     if (!text) return []
@@ -43,3 +34,4 @@ const linesOf = (card: Card): SidedLine[] =>
       },
     ]
   })
+)
