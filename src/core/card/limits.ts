@@ -32,6 +32,8 @@ export const LIMITS = {
   headings: 200,
   frontLines: 2_000,
   nesting: 8,
+  /** Marks of emphasis and of characters by name, which each may belong to any before it. */
+  marks: 5_000,
   /** How deep JSON lies in JSON. */
   jsonDepth: 40,
   /** Problems told of one file. */

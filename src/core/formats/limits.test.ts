@@ -34,6 +34,21 @@ describe('more than its share is refused with its line, before it is parsed', ()
     ['lists by tabs', `${md}\n${'\t'.repeat(60)}- a`, /lists lie more than 8 deep/],
     ['quotes in quotes', `${md}\n${'>'.repeat(5000)}a`, /lists lie more than 8 deep/],
     ['underlined headings', `${md}\n${lines(500, () => 'a\n===')}`, /more than 200 headings/],
+    [
+      'emphasis without end',
+      `${md}\n${lines(60, () => 'a* b_ '.repeat(100))}`,
+      /more than 5000 marks/,
+    ],
+    [
+      'characters by name',
+      `${md}\n${lines(60, () => '&amp; '.repeat(100))}`,
+      /more than 5000 marks/,
+    ],
+    [
+      'emphasis where a fence seems to stand',
+      `${md}\nWords\n    ~~~\n${lines(60, () => 'a* b_ '.repeat(100))}`,
+      /more than 5000 marks/,
+    ],
     ['headings', `${md}\n${lines(500, () => '## a')}`, /more than 200 headings/],
     ['lines', `${md}${'\n'.repeat(13_000)}`, /more than 12000 lines/],
     ['a line without end', `${md}\n${'a'.repeat(50_000)}`, /longer than 40000 characters/],
@@ -64,6 +79,11 @@ describe('more than its share is refused with its line, before it is parsed', ()
     ['lists of a figure’s data in a fence', md.replace(/$/, '')],
     ['brackets in a text of JSON', writeJson({ ...gate, notes: '[{'.repeat(200) })],
     ['quotes escaped in JSON', writeJson({ ...gate, notes: '\\"[[[['.repeat(50) })],
+    [
+      'stars and ands by the thousand that are only text',
+      writeMarkdown({ ...gate, notes: lines(12, () => `${'*a b* &amp & '.repeat(600)}\n`).trim() }),
+    ],
+    ['emphasis as a person writes it', `${md}\n${lines(400, () => 'Press *down*, and _grow_.')}`],
     ['a rule of dashes in the notes', writeMarkdown({ ...gate, notes: 'One.\n\n* * *\n\nTwo.' })],
   ])('%s is taken', (_what, text) => {
     expect(problems(text)).toEqual([])

@@ -52,6 +52,7 @@ const CASES: [key: Exclude<keyof Say, 'kinds'>, at: string | number, text: strin
   ['frontLines', LIMITS.frontLines, `---\n${'a: b\n'.repeat(LIMITS.frontLines + 1)}---\n`],
   ['line', 3, `---\nnotula: 2\nid: ${'x'.repeat(LIMITS.fileLine)}\n---\n`],
   ['headings', LIMITS.headings + 1, '# a\n'.repeat(LIMITS.headings + 1)],
+  ['marks', 1, '*a '.repeat(LIMITS.marks + 1)],
   ['deepLists', 1, `${'- '.repeat(LIMITS.nesting + 1)}a\n`],
   ['deepJson', 1, '['.repeat(LIMITS.jsonDepth + 1)],
   ['notNamed', 1, '---\n- gate\n---\n'],

@@ -12,6 +12,9 @@ const ONE_MARK = /[-*+>]|\d+[.)]/g
 /** Brackets in brackets, as YAML takes them. */
 const FLOW = new RegExp(`(?:[[{]\\s*){${LIMITS.nesting + 1}}`)
 
+/** What is not escaped, and is held against all that stands before it. */
+const PAIRED = /\\.|(\*+|_+|&(?=[#a-z]))/gi
+
 /** How deep a line lies in lists and quotes, as far as that can be told from the line. */
 function nesting(line: string): number {
   const marks = MARKS.exec(line)?.[0]
@@ -34,12 +37,17 @@ export function refuseTooMuch(text: string): void {
   if (front > LIMITS.frontLines) refuse(LIMITS.frontLines, SAY_FILES.frontLines(LIMITS.frontLines))
   const deep = (i: number) => refuse(i + 1, SAY_FILES.deepLists(LIMITS.nesting))
   let headings = 0
+  let marks = 0
   let fenced = false
   lines.forEach((line, i) => {
     if (line.length > LIMITS.fileLine) refuse(i + 1, SAY_FILES.line(LIMITS.fileLine))
     if (/^\s*(?:```|~~~)/.test(line)) fenced = !fenced
     if (i < front && FLOW.test(line)) deep(i)
-    if (i < front || fenced) return
+    if (i < front) return
+    // In a fence, too: what looks like one need not be one.
+    for (const [, mark] of line.matchAll(PAIRED)) if (mark) marks += 1
+    if (marks > LIMITS.marks) refuse(i + 1, SAY_FILES.marks(LIMITS.marks))
+    if (fenced) return
     if (/^ {0,3}(?:#{1,6}(?:\s|$)|=+\s*$|-+\s*$)/.test(line)) headings += 1
     if (headings > LIMITS.headings) refuse(i + 1, SAY_FILES.headings(LIMITS.headings))
     if (nesting(line) > LIMITS.nesting) deep(i)

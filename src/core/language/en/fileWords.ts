@@ -31,6 +31,8 @@ export const englishFileWords = {
     `more than ${most} lines stand between the --- lines; a card has far fewer`,
   line: (most: number) => `the line is longer than ${most} characters; split it`,
   headings: (most: number) => `more than ${most} headings stand here; a card has far fewer`,
+  marks: (most: number) =>
+    `more than ${most} marks (* _ &) stand in this file; a card has far fewer`,
   deepLists: (most: number) => `lists lie more than ${most} deep in each other here`,
   deepJson: (most: number) => `the data lie more than ${most} deep in each other here`,
   // Between the --- lines.
