@@ -1,3 +1,5 @@
+import { inverseOf, rootOf } from './cholesky'
+
 /** A linear limit: what a unit of each number gives, in all at least so much. */
 export interface AtLeast {
   gives: readonly number[]
@@ -22,8 +24,9 @@ export function leastWithin(
   limits: readonly AtLeast[]
 ): Float64Array | null {
   const n = a.length
-  const columns = inverseRoot(g)
-  if (!columns) return null
+  const root = rootOf(g)
+  if (!root) return null
+  const columns = inverseOf(root, n)
   const x = new Float64Array(n)
   for (let j = 0; j < n; j += 1) {
     const along = product(columns, j * n, a, n)
@@ -159,28 +162,4 @@ function turned(
     a[fromA + i] = one * c + two * s
     b[fromB + i] = one * s - two * c
   }
-}
-
-/** L⁻ᵀ of a Cholesky factor L, column by column; null when the matrix has none. */
-function inverseRoot(g: readonly Float64Array[]): Float64Array | null {
-  const n = g.length
-  const l = new Float64Array(n * n)
-  for (let i = 0; i < n; i += 1)
-    for (let j = 0; j <= i; j += 1) {
-      let left = g[i]![j]!
-      for (let k = 0; k < j; k += 1) left -= l[i * n + k]! * l[j * n + k]!
-      if (i === j && left <= 0) return null
-      l[i * n + j] = i === j ? Math.sqrt(left) : left / l[j * n + j]!
-    }
-  const inverse = new Float64Array(n * n)
-  // Row i of L⁻¹ is column i of L⁻ᵀ.
-  for (let i = 0; i < n; i += 1) {
-    inverse[i * n + i] = 1 / l[i * n + i]!
-    for (let j = 0; j < i; j += 1) {
-      let sum = 0
-      for (let k = j; k < i; k += 1) sum -= l[i * n + k]! * inverse[k * n + j]!
-      inverse[i * n + j] = sum / l[i * n + i]!
-    }
-  }
-  return inverse
 }

@@ -1,4 +1,4 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix'
+import { rootOf, solveBy } from './cholesky'
 import type { Row } from './constraints'
 import {
   ANGLES,
@@ -155,24 +155,22 @@ function stepWith(
   free: Float64Array,
   ready: Float64Array
 ): Float64Array {
-  const m = rows.length
-  const a = Matrix.zeros(m, m)
-  const b = Matrix.zeros(m, 1)
-  for (let r = 0; r < m; r += 1) {
-    const { weight, residual } = rows[r]!
+  const forces = Float64Array.from(rows, ({ residual }, r) => {
     const { by, columns } = slopes[r]!
-    b.set(r, 0, residual - along(columns, by, free))
-    for (let q = 0; q < r; q += 1) {
-      const pull = pulls[r]![q]!
-      a.set(r, q, pull)
-      a.set(q, r, pull)
-    }
-    a.set(r, r, pulls[r]![r]! + DAMPING / (weight * weight))
-  }
-  const forces = new CholeskyDecomposition(a).solve(b)
+    return residual - along(columns, by, free)
+  })
+  const given = pulls.map((own, r) => {
+    const damped = Float64Array.from(own)
+    damped[r]! += DAMPING / rows[r]!.weight ** 2
+    return damped
+  })
+  const root = rootOf(given)
+  // Rows that ask for the same twice, without any give, move nothing; what is unmet is told.
+  if (!root) return free
+  solveBy(root, forces)
   const step = Float64Array.from(free)
-  for (let r = 0; r < m; r += 1) {
-    const force = forces.get(r, 0)
+  for (let r = 0; r < rows.length; r += 1) {
+    const force = forces[r]!
     const { by, columns } = slopes[r]!
     for (const c of columns) step[c]! += ready[c]! * by[c]! * force
   }

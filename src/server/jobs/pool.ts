@@ -54,7 +54,8 @@ function pools() {
         minThreads: 0,
         maxThreads,
         maxQueue: MOST_WAITING,
-        idleTimeout: 30_000,
+        // A worker that has printed prints the next card in a quarter of the time.
+        idleTimeout: 600_000,
         resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
       })
     // One core is left for answering.
