@@ -1,4 +1,5 @@
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
+import { pastLimits } from '../../../tests/support/numbers'
 import { passSeconds, timeOf } from '../breath'
 import { DEFAULT_SCHOOL } from '../card'
 import { ANGLES, mirroredPose, type Pose, touchPoints } from '../figure'
@@ -81,9 +82,10 @@ test('it begins and ends each moment at its forms', () => {
   const play = played('tree')
   for (const moment of play.moments.filter(({ from, to }) => from !== to)) {
     const end = frameAt(play, moment.at + moment.seconds - 1e-6)!
-    play.forms[moment.to]!.pose.angles.forEach((angle, i) =>
-      expect(Math.abs(end.solved.pose.angles[i]! - angle) % 360).toBeLessThan(0.1)
+    const turned = play.forms[moment.to]!.pose.angles.map(
+      (angle, i) => Math.abs(end.solved.pose.angles[i]! - angle) % 360
     )
+    expect(Math.max(...turned)).toBeLessThan(0.1)
   }
 })
 
@@ -91,10 +93,7 @@ test('no frame passes the limits of a joint by more than a degree', () => {
   for (const id of ['gate', 'tree', 'seated-half-twist']) {
     const play = played(id)
     for (let seconds = 0; seconds < 60; seconds += 1.3)
-      frameAt(play, seconds)!.solved.pose.angles.forEach((angle, i) => {
-        expect(angle).toBeGreaterThan(ANGLES[i]!.min - 1)
-        expect(angle).toBeLessThan(ANGLES[i]!.max + 1)
-      })
+      expect(pastLimits(frameAt(play, seconds)!.solved.pose.angles, 1)).toEqual([])
   }
 })
 
