@@ -22,10 +22,32 @@ export function begun(pid) {
 
 const named = (pid) => `${pid} ${begun(pid)}`
 
-/** The process that a file names, as long as it lives; null when it is gone. */
-function livingIn(file) {
-  const [pid, since] = fs.existsSync(file) ? fs.readFileSync(file, 'utf8').split(' ') : []
+/** What stands in a file that may be taken away at any moment; '' when it is gone. */
+function textOf(file) {
+  try {
+    return fs.readFileSync(file, 'utf8')
+  } catch (error) {
+    if (error.code !== 'ENOENT') throw error
+    return ''
+  }
+}
+
+/** The process that a text names, as long as it lives; null when it is gone. */
+function living(text) {
+  const [pid, since] = text.split(' ')
   return since && begun(Number(pid)) === since ? Number(pid) : null
+}
+
+/** Takes a lock away that says what it said before; one that another took over meanwhile stays. */
+function takeAway(lock, text) {
+  const mine = `${lock}.${process.pid}`
+  try {
+    fs.renameSync(lock, mine)
+    if (textOf(mine) !== text) fs.linkSync(mine, lock)
+  } catch (error) {
+    if (error.code !== 'ENOENT' && error.code !== 'EEXIST') throw error
+  }
+  fs.rmSync(mine, { force: true })
 }
 
 /**
@@ -42,11 +64,10 @@ export async function alone(name, doing, work, patience = 120_000) {
       break
     } catch (error) {
       if (error.code !== 'EEXIST') throw error
-      const text = fs.existsSync(lock) ? fs.readFileSync(lock, 'utf8') : ''
+      const text = textOf(lock)
       // Of one that was killed, or that has not written its number yet.
       const age = Date.now() - (fs.statSync(lock, { throwIfNoEntry: false })?.mtimeMs ?? Date.now())
-      if (text.includes(' ') ? livingIn(lock) === null : age > 2000)
-        fs.rmSync(lock, { force: true })
+      if (text.includes(' ') ? living(text) === null : age > 2000) takeAway(lock, text)
       else if (Date.now() > until)
         throw new SetUpError(
           `Another command (process ${text.split(' ')[0]}) has been ${doing} for ${patience / 60_000} minutes. End it, or delete ${lock}.`
@@ -63,10 +84,10 @@ export async function alone(name, doing, work, patience = 120_000) {
 
 /** Ends the program that a killed command began and left to itself. */
 async function endLeft(file) {
-  const pid = livingIn(file)
+  const pid = living(textOf(file))
   if (pid === null) return
   process.kill(pid, 'SIGKILL')
-  while (livingIn(file) !== null) await pause(20)
+  while (living(textOf(file)) !== null) await pause(20)
 }
 
 const MAKING = 600_000
@@ -80,7 +101,7 @@ const MAKING = 600_000
  * @throws SetUpError with what the program said when it fails
  */
 export async function makeOnce(name, { title, stamp, wanted, program, env = process.env }) {
-  const made = () => fs.existsSync(stamp) && fs.readFileSync(stamp, 'utf8') === wanted
+  const made = () => textOf(stamp) === wanted
   if (made()) return
   const [command, ...words] = program
   await alone(

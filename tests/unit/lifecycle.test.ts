@@ -238,6 +238,36 @@ test('a migration killed at any moment is carried on by the next', async () => {
   await next.stop()
 })
 
+test('what one of many commands does alone, none does beside it; a lock of a killed one is taken over', async () => {
+  const [lock, count] = ['lock', 'count'].map((kind) => path.join(dotDir, `${name}.${kind}`))
+  // Of a process that is no more.
+  writeFileSync(lock!, '4194304 1')
+  writeFileSync(count!, '0')
+  const program = `
+    import fs from 'node:fs'
+    import { alone } from './scripts/lib/alone.mjs'
+    const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
+    for (let i = 0; i < 40; i += 1) {
+      await alone('${name}', 'counting', async () => {
+        const before = Number(fs.readFileSync('${count}', 'utf8'))
+        await pause(Math.random() * 3)
+        fs.writeFileSync('${count}', String(before + 1))
+      })
+      await pause(Math.random() * 3)
+    }`
+  const counting = Array.from({ length: 4 }, () => {
+    const child = spawn(process.execPath, ['--input-type=module', '-e', program], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
+    return new Promise((resolve) => child.once('exit', resolve))
+  })
+  expect(await Promise.all(counting)).toEqual([0, 0, 0, 0])
+  expect(readFileSync(count!, 'utf8')).toBe('160')
+  expect(existsSync(lock!)).toBe(false)
+  rmSync(count!)
+})
+
 describe('what all commands of a folder use is made once', () => {
   const [stamp, log] = ['stamp', 'log'].map((kind) => path.join(dotDir, `${name}.${kind}`))
   const made = (program: string) => {
