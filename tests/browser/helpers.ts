@@ -19,6 +19,8 @@ async function forget(context: BrowserContext, kept: Page, origin: string) {
   const storageTypes = 'cookies,local_storage,indexeddb,service_workers,cache_storage'
   await session.send('Storage.clearDataForOrigin', { origin, storageTypes })
   await session.detach()
+  // What a page wrote as it was closed may come after that; here it stands in line behind it.
+  await kept.evaluate(() => localStorage.clear())
 }
 
 /**
