@@ -2,7 +2,7 @@ import { mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs
 import path from 'node:path'
 import { root } from './base.mjs'
 
-/** Sandboxes for the tests of the core and of its workers: one for each worker of Jest, as each is warmed up anew. */
+/** Sandboxes, which are warmed up anew each: one for each worker of Jest. */
 const SANDBOXES = 2
 
 const TOGETHER = ['src/core', 'src/workers']
