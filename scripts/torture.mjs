@@ -150,7 +150,7 @@ await main(async () => {
       )
     }
 
-    const kills = many(200, 4)
+    const kills = many(200, 8)
     await through(
       `kill -9 of the server, ${kills} times`,
       async () => {
@@ -164,7 +164,7 @@ await main(async () => {
       { felt: 'unanswered' }
     )
 
-    const crashes = many(20, 2)
+    const crashes = many(20, 3)
     await through(
       `PostgreSQL killed and started, ${crashes} times`,
       async () => {

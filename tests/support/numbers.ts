@@ -3,7 +3,7 @@ import { ANGLES } from '@/core/figure'
 /** Lists of numbers that are looked at in one go: a matcher for each number takes longer than a pose. */
 
 /** The angles that pass the limits of their joints by more than that many degrees. */
-export const pastLimits = (angles: readonly number[], by = 1e-6): string[] =>
+export const outsideLimits = (angles: readonly number[], by = 1e-6): string[] =>
   ANGLES.flatMap(({ joint, angle, min, max }, i) =>
     angles[i]! >= min - by && angles[i]! <= max + by ? [] : `${joint} ${angle}: ${angles[i]}`
   )

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { furthest, pastLimits } from '../../../tests/support/numbers'
+import { furthest, outsideLimits } from '../../../tests/support/numbers'
 import {
   ANGLE_INDEX,
   ANGLES,
@@ -180,7 +180,7 @@ describe('solving', () => {
     for (const each of STARTS) {
       const solved = solve(read(each.figure))
       expect([each.id, solved.unmet]).toEqual([each.id, []])
-      expect(pastLimits(solved.pose.angles, 0)).toEqual([])
+      expect(outsideLimits(solved.pose.angles, 0)).toEqual([])
       for (const contact of solved.contacts)
         for (const { segment, at, radius } of pointsOf(contact.part, solved.body)!) {
           if (contact.on !== 'floor') continue

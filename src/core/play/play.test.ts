@@ -1,5 +1,5 @@
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
-import { pastLimits } from '../../../tests/support/numbers'
+import { outsideLimits } from '../../../tests/support/numbers'
 import { passSeconds, timeOf } from '../breath'
 import { DEFAULT_SCHOOL } from '../card'
 import { ANGLES, mirroredPose, type Pose, touchPoints } from '../figure'
@@ -93,7 +93,7 @@ test('no frame passes the limits of a joint by more than a degree', () => {
   for (const id of ['gate', 'tree', 'seated-half-twist']) {
     const play = played(id)
     for (let seconds = 0; seconds < 60; seconds += 1.3)
-      expect(pastLimits(frameAt(play, seconds)!.solved.pose.angles, 1)).toEqual([])
+      expect(outsideLimits(frameAt(play, seconds)!.solved.pose.angles, 1)).toEqual([])
   }
 })
 

@@ -3,7 +3,7 @@ import { ANGLES, finalFigure, mirroredFigure, mirroredPose, solved } from '../fi
 import { type Card, otherSide } from '../card'
 import { writeFor } from '../sides'
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
-import { furthest, pastLimits } from '../../../tests/support/numbers'
+import { furthest, outsideLimits } from '../../../tests/support/numbers'
 import { apart, draftsOf, finalDraft } from './draft'
 
 const contacts = (all: readonly { part: string; on: string }[]) =>
@@ -85,7 +85,7 @@ test('no draft passes the limits of a joint', () => {
     for (const {
       solved: { pose },
     } of fromWords(card))
-      expect(pastLimits(pose.angles)).toEqual([])
+      expect(outsideLimits(pose.angles)).toEqual([])
 })
 
 describe('what a movement does to what touches what', () => {

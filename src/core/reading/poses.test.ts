@@ -2,7 +2,7 @@ import { type Base, blankCard } from '../card'
 import { ANGLES, mirroredFigure } from '../figure'
 import { writeFor } from '../sides'
 import { stepsOf } from '../../../tests/support/cards'
-import { pastLimits } from '../../../tests/support/numbers'
+import { outsideLimits } from '../../../tests/support/numbers'
 import { draftsOf } from './draft'
 
 /**
@@ -705,7 +705,7 @@ const named = POSES.map((pose) => [pose.pose, pose] as const)
 test.each(named)('%s is carried as its words say, inside the limits of its joints', (_, pose) => {
   const { figure, solved } = draftsOf(cardOf(pose), { kept: false }).at(-1)!
   expect(figure.contacts.map(({ part, on }) => `${part} on ${on}`).sort()).toEqual(pose.carried)
-  expect(pastLimits(solved.pose.angles)).toEqual([])
+  expect(outsideLimits(solved.pose.angles)).toEqual([])
   // Nothing that should touch stays away by more than one sees on a card.
   expect(solved.unmet.filter(({ cm }) => cm > 3)).toEqual([])
 })
