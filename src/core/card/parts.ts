@@ -48,7 +48,7 @@ export interface Part extends Kind {
   path: string
   /** Undefined when the card does not have it and it was asked for all the same. */
   value: unknown
-  /** What owns it, from the nearest to the card itself. */
+  /** What owns it, from the nearest to what stands on the card; the card, of what is its own. */
   owners: readonly { of: Owner; path: string; value: unknown }[]
 }
 
@@ -80,13 +80,15 @@ function treeOf(want: Want): Node | null {
   return tree
 }
 
+type Put = (part: Part) => void
+
 function visit(
   node: Node,
   value: unknown,
   path: string,
   owners: Part['owners'],
   absent: boolean,
-  put: (part: Part) => void
+  put: Put
 ): void {
   if (node.type === 'leaf') {
     if (value === undefined && !absent) return
@@ -97,17 +99,50 @@ function visit(
     for (const [i, each] of value.entries())
       visit(node.item, each, `${path}[${i}]`, owners, absent, put)
   } else if (typeof value === 'object' && value !== null) {
-    const own = node.of ? [{ of: node.of, path, value }, ...owners] : owners
-    for (const [key, inner] of node.fields)
-      visit(
-        inner,
-        (value as Record<string, unknown>)[key],
-        path ? `${path}.${key}` : key,
-        own,
-        absent,
-        put
-      )
+    const onCard = owners[0]?.of === 'card'
+    if (onCard && node.of && !absent) return keptParts(node, value, path).forEach(put)
+    visitFields(node, value, path, owners, absent, put)
   }
+}
+
+function visitFields(
+  node: Extract<Node, { type: 'group' }>,
+  value: object,
+  path: string,
+  owners: Part['owners'],
+  absent: boolean,
+  put: Put
+): void {
+  const above = owners[0]?.of === 'card' ? [] : owners
+  const own = node.of ? [{ of: node.of, path, value }, ...above] : owners
+  for (const [key, inner] of node.fields)
+    visit(
+      inner,
+      (value as Record<string, unknown>)[key],
+      path ? `${path}.${key}` : key,
+      own,
+      absent,
+      put
+    )
+}
+
+/** By what stands on a card, then by the tree of what is wanted. */
+const keptOf = new WeakMap<object, Map<Node, { path: string; parts: readonly Part[] }>>()
+
+/** The parts of a step, a cue, a rung: the same ones as long as that is, on whatever card. */
+function keptParts(
+  node: Extract<Node, { type: 'group' }>,
+  value: object,
+  path: string
+): readonly Part[] {
+  const mine = keptOf.get(value) ?? new Map<Node, { path: string; parts: readonly Part[] }>()
+  keptOf.set(value, mine)
+  const before = mine.get(node)
+  if (before?.path === path) return before.parts
+  const parts: Part[] = []
+  visitFields(node, value, path, [], false, (part) => parts.push(part))
+  mine.set(node, { path, parts })
+  return parts
 }
 
 /**

@@ -54,6 +54,9 @@ export const splitStep = (card: Card, where: string): SplitStep | null => splits
 
 const splitsOf = rememberOf((card: Card) => remember((where) => splitAnew(card, where)))
 
+/** The id of a new step, by how the ids of its list begin. */
+const freshOf = rememberOf((card: Card) => remember((prefix) => freshId(prefix, stepIds(card))))
+
 function splitAnew(card: Card, where: string): SplitStep | null {
   const at = /^(\w+)\[(\d+)\]\.text$/.exec(where)
   const own = at && stepLists().find(({ list }) => list === at[1])
@@ -62,7 +65,7 @@ function splitAnew(card: Card, where: string): SplitStep | null {
   const step = card[list][index]
   const cut = step && cutLine(step.text, card.language)
   if (!step || !cut) return null
-  const id = freshId(own.prefix, stepIds(card))
+  const id = freshOf(card)(own.prefix)
   const { breath } = step
   const next = breath === 'in' || breath === 'out' ? across[breath] : breath
   const { figure, seconds: _, ...rest } = step

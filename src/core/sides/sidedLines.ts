@@ -16,22 +16,24 @@ function placeOf({ of, field, owners }: Part): LineContext['place'] {
   return field === 'exit' ? 'exit' : 'enter'
 }
 
+const lineOf = rememberOf((part: Part): readonly SidedLine[] => {
+  const text = part.value as string
+  if (!text) return []
+  const [owner] = part.owners
+  const { condition } = owner!.value as Partial<Caution>
+  return [
+    {
+      where: part.path,
+      text,
+      field: part.field,
+      owner: owner!,
+      place: placeOf(part),
+      ...(condition === undefined ? {} : { condition }),
+    },
+  ]
+})
+
 /** Every wording of a card that is mirrored, with its path. */
 export const sidedLines = rememberOf((card: Card): readonly SidedLine[] =>
-  partsOf(card, isSided).flatMap((part): SidedLine[] => {
-    const text = part.value as string
-    if (!text) return []
-    const [owner] = part.owners
-    const { condition } = owner!.value as Partial<Caution>
-    return [
-      {
-        where: part.path,
-        text,
-        field: part.field,
-        owner: owner!,
-        place: placeOf(part),
-        ...(condition === undefined ? {} : { condition }),
-      },
-    ]
-  })
+  partsOf(card, isSided).flatMap(lineOf)
 )
