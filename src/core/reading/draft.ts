@@ -216,13 +216,14 @@ const sidesIn = ({ side, ways, places }: Instruction) => {
   return told
 }
 
+const sidesOf = rememberOf((all: readonly Instruction[]) => all.map(sidesIn).join())
+
 /** Does a line on a stance. What was done before, on the same stance, is not done again. */
 function go(from: Stance, text: string, instructions: readonly Instruction[]): Reached {
   const lines = reached.get(from) ?? new Map<string, Map<string, Reached>>()
   reached.set(from, lines)
   const known = lines.get(text) ?? new Map<string, Reached>()
-  const key =
-    instructions.length === 1 ? sidesIn(instructions[0]!) : instructions.map(sidesIn).join()
+  const key = sidesOf(instructions)
   const before = known.get(key)
   if (before) return before
   const idle: number[] = []
@@ -287,6 +288,17 @@ function stanceKept(figure: Figure, { lead, acrossMat }: Stance): Stance {
 }
 
 const acrossOf = rememberOf(mirroredFigure)
+const mirroredLine = rememberOf((all: readonly Instruction[]) => all.map(mirroredInstruction))
+
+/** The lines of the steps of a card, with the ids of the steps. */
+const stepLines = rememberOf((card: Card) =>
+  readCard(card).flatMap((line) => {
+    const step = /^(enter|otherWay|exit)\[(\d+)\]\.text$/.exec(line.where)
+    if (!step) return []
+    const { id } = card[step[1] as 'enter' | 'otherWay' | 'exit'][Number(step[2])]!
+    return [{ line, id }]
+  })
+)
 const figureOnce = rememberOf(figureOf)
 
 /**
@@ -304,7 +316,7 @@ export function formsOf(
   // Led from the right, always; the other is its mirror.
   const turned = leadOf(card, lines, told?.side ?? null) === 'left'
   const asRead = ({ instructions }: ReadLine) =>
-    turned ? instructions.map(mirroredInstruction) : instructions
+    turned ? mirroredLine(instructions) : instructions
   const asLed = (figure: Figure) => (turned ? acrossOf(figure) : figure)
   const kept = asKept ? keptForms(card) : new Map<string, Figure>()
   const begun = beginOf(card, lines, asRead, turned)
@@ -333,10 +345,7 @@ export function formsOf(
     })
   }
   push('start', 'setUp.place', begun.did, begun.known && !begun.did.includes('unsure'))
-  for (const line of lines) {
-    const step = /^(enter|otherWay|exit)\[(\d+)\]\.text$/.exec(line.where)
-    if (!step) continue
-    const { id } = card[step[1] as 'enter' | 'otherWay' | 'exit'][Number(step[2])]!
+  for (const { line, id } of stepLines(card)) {
     const { stance, did, idle } = go(s, line.text, asRead(line))
     s = stance
     push(

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import fc from 'fast-check'
+import type { Card } from '../card'
 import { mirrorText } from '../sides'
 import { type Instruction, readerOf } from '../language'
 import { demoCards, lunge, stepsOf } from '../../../tests/support/cards'
@@ -271,4 +272,11 @@ describe('set-up lines', () => {
       ['block', 'wall']
     )
   })
+})
+
+test('a card is read the same before all others and after them, and so is one whose lines changed places', () => {
+  const read = (card: Card) => JSON.stringify(readCard(structuredClone(card)))
+  const turned = demoCards().flatMap((card) => [card, { ...card, enter: card.enter.toReversed() }])
+  const before = turned.map(read)
+  expect(turned.toReversed().map(read).toReversed()).toEqual(before)
 })

@@ -9,7 +9,7 @@ import {
   rememberOf,
 } from '../language'
 import { sidedLines } from '../sides'
-import { knownOf, type Known, nothingKnown, settle } from './settle'
+import { knownOf, NOTHING_KNOWN, settledAfter } from './settle'
 
 const NOT_READ: LineRead = { instructions: [], notUnderstood: [] }
 
@@ -19,13 +19,10 @@ const read = rememberIn((text, language): LineRead => {
   return reader ? reader.read(text) : { ...NOT_READ, notUnderstood: text ? [[0, text.length]] : [] }
 })
 
-/**
- * What a line asks for. A language that cannot be read yet understands nothing.
- * @param known what came before; it learns from this line
- */
-export function readLine(text: string, language = 'en', known: Known = nothingKnown()): LineRead {
+/** What a line asks for by itself. A language that cannot be read yet understands nothing. */
+export function readLine(text: string, language = 'en'): LineRead {
   const { instructions, ...rest } = read(text, language)
-  return { ...rest, instructions: settle(instructions, known) }
+  return { ...rest, instructions: settledAfter(NOTHING_KNOWN)(instructions).settled }
 }
 
 /** The parts of the body that a line names, worked out once; none in a language that is not read. */
@@ -58,7 +55,7 @@ const MOVING = ['enter', 'alignment', 'otherWay', 'exit']
  * what the side is named by and by the lines before.
  */
 export const readCard = rememberOf((card: Card): readonly ReadLine[] => {
-  const known = knownOf(card)
+  let known = knownOf(card)
   const own = sidedLines(card).filter(
     ({ owner }) => owner.of === 'step' || owner.of === 'cue' || owner.of === 'setUp'
   )
@@ -66,11 +63,10 @@ export const readCard = rememberOf((card: Card): readonly ReadLine[] => {
     own
       .filter((line) => line.field === field && where.test(line.where))
       .map(({ where: path, text }) => {
-        const { parts } = known
-        const line = { where: path, text, field, ...readLine(text, card.language, known) }
-        // A cue is no step: what a step means by the arm was named by the step before.
-        if (field === 'alignment') known.parts = parts
-        return line
+        const { instructions, ...rest } = read(text, card.language)
+        const { settled, after, afterCue } = settledAfter(known)(instructions)
+        known = field === 'alignment' ? afterCue : after
+        return { where: path, text, field, ...rest, instructions: settled }
       })
   return [
     ...of('setUp', /^setUp\.place$/),

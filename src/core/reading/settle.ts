@@ -5,11 +5,15 @@ import {
   type Instruction,
   lexiconOf,
   type Place,
+  rememberOf,
   type SideRole,
   type SideTold,
 } from '../language'
 
-/** What is known of sides by what came before: which limb is in front, which one was moved last. */
+/**
+ * What is known of sides by what came before: which limb is in front, which one was moved last.
+ * Never changed once it is given out.
+ */
 export interface Known {
   roles: Map<SideRole, Side>
   /** Of the limb that was moved last, by kind. */
@@ -53,23 +57,48 @@ const ACROSS: [SideRole, SideRole][] = [
   ['standing', 'kneeling'],
 ]
 
-export const nothingKnown = (): Known => ({
-  roles: new Map(),
-  limbs: new Map(),
-  parts: new Map(),
-})
+const MOST_STATES = 1000
+const states = new Map<string, Known>()
+
+/** One state for all that is known alike, so that what was settled after it serves again. */
+function oneOf(known: Known): Known {
+  const spelled = [...known.roles, '', ...known.limbs, '', ...known.parts].join()
+  const before = states.get(spelled)
+  if (before) return before
+  if (states.size >= MOST_STATES) states.clear()
+  states.set(spelled, known)
+  return known
+}
+
+const nothing = (): Known => ({ roles: new Map(), limbs: new Map(), parts: new Map() })
+
+export const NOTHING_KNOWN = oneOf(nothing())
 
 /** What a card says of its sides before its first line. */
 export function knownOf(
   card: Pick<Card, 'sides' | 'sideNamedBy' | 'writtenFor' | 'language'>
 ): Known {
-  const known = nothingKnown()
-  if (card.sides === 'even') return known
+  if (card.sides === 'even') return NOTHING_KNOWN
+  const known = nothing()
   const role = lexiconOf(card.language).namedRole(card.sideNamedBy)
   if (role === 'bend') learn(known, 'low', card.writtenFor)
   else if (role) learn(known, role, card.writtenFor)
-  return known
+  return oneOf(known)
 }
+
+/**
+ * The instructions of a line after what came before it, and what is known after the line: after
+ * a step, and after a cue, which is no step: what a step means by the arm was named by the step
+ * before. Worked out once.
+ */
+export const settledAfter = rememberOf((before: Known) =>
+  rememberOf((instructions: readonly Instruction[]) => {
+    const { parts } = before
+    const known = { roles: new Map(before.roles), limbs: new Map(before.limbs), parts }
+    const settled = settle(instructions, known)
+    return { settled, after: oneOf(known), afterCue: oneOf({ ...known, parts }) }
+  })
+)
 
 function learn({ roles }: Known, role: SideRole, side: Side) {
   roles.set(role, side)
@@ -153,7 +182,7 @@ function broughtBack({ action, part }: Instruction, limb: Limb, { roles }: Known
  * of a limb with no side by the limb that the same line moved before. What cannot be settled
  * keeps no side.
  */
-export function settle(instructions: readonly Instruction[], known: Known): Instruction[] {
+function settle(instructions: readonly Instruction[], known: Known): Instruction[] {
   const inLine = new Map<Limb, SideTold>()
   const before = known.parts
   known.parts = new Map()
