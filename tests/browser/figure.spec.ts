@@ -257,7 +257,7 @@ test('a cue is marked on the figure, chosen by looking at it, and drawn on the c
   ).toBeAttached()
   await page.keyboard.press('Escape')
   await saved(page)
-  await expectAccessible(page, '#alignment')
+  await expectAccessible(page)
 
   await page.goto('/cards/marked-gate')
   await expect(page.getByText('press: right foot').first()).toBeVisible()
