@@ -7,6 +7,7 @@ import {
   expect,
   type Page,
   test as base,
+  type ViewportSize,
   type WebError,
 } from '@playwright/test'
 
@@ -24,14 +25,40 @@ async function forget(context: BrowserContext, kept: Page, origin: string) {
   await kept.evaluate(() => localStorage.clear())
 }
 
+/** Where a page of the app waits for the next test. */
+const REST = '/about'
+
+/** Goes to another page of the app as its links do: what was loaded and compiled stays. */
+async function follow(page: Page, path: string) {
+  await page.evaluate((to) => {
+    const { next } = window as unknown as { next: { router: { push: (to: string) => void } } }
+    next.router.push(to)
+  }, path)
+  await page.waitForURL(`**${path}`)
+}
+
+/** Leaves what a test did to a page; false when the page cannot be had as it was. */
+async function leave(page: Page, origin: string, viewport: ViewportSize): Promise<boolean> {
+  if (page.isClosed() || new URL(page.url()).origin !== origin) return false
+  page.removeAllListeners()
+  await page.unrouteAll()
+  await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null })
+  await page.setViewportSize(viewport)
+  await page.mouse.move(0, 0)
+  if (!(await page.evaluate(() => 'next' in window))) return false
+  await follow(page, REST)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('About Notula')
+  return true
+}
+
 /**
  * A test with a server and a deck that no other test of the moment has. Its browser is that of
- * the test before, with nothing open and nothing kept. No page that it opens may run against its
- * own policy, or end a script with an error.
+ * the test before, with nothing kept, and its page waits where every test leaves it. No page that
+ * it opens may run against its own policy, or end a script with an error.
  */
 export const test = base.extend<
   { refusals: string[] },
-  { visited: { context: BrowserContext; kept: Page } }
+  { visited: { context: BrowserContext; kept: Page; resting: Page | null } }
 >({
   baseURL: async ({}, give, { parallelIndex }) => {
     await give(addressOf(parallelIndex))
@@ -50,7 +77,7 @@ export const test = base.extend<
       // Open as long as the worker works: the process of its pages, and what they compiled, stay.
       const kept = await context.newPage()
       await kept.goto('/icon.svg')
-      await give({ context, kept })
+      await give({ context, kept, resting: null })
       await context.close()
     },
     { scope: 'worker' },
@@ -58,9 +85,17 @@ export const test = base.extend<
   context: async ({ visited, baseURL }, give) => {
     const { context, kept } = visited
     await give(context)
-    const opened = context.pages().filter((page) => page !== kept)
+    const stay = [kept, visited.resting]
+    const opened = context.pages().filter((page) => !stay.includes(page))
     await Promise.all(opened.map((page) => page.close()))
     await forget(context, kept, baseURL!)
+  },
+  page: async ({ visited, context, baseURL, viewport }, give, test) => {
+    const page = visited.resting ?? (await context.newPage())
+    visited.resting = null
+    await give(page)
+    // After a failure Playwright begins anew with another browser.
+    if (test.status === 'passed' && (await leave(page, baseURL!, viewport!))) visited.resting = page
   },
   refusals: [
     async ({ context }, give) => {
@@ -117,8 +152,13 @@ export const saved = (page: Page) => expect(page.getByText(/saved \d\d:\d\d/)).t
 export const field = (page: Page, path: string, half: 'left' | 'right') =>
   page.locator(`[data-field="${path}@${half}"]`)
 
-/** Opens a card on the bench and waits until it takes what is typed. */
+/**
+ * Opens a card on the bench and waits until it takes what is typed: as a link of the app does
+ * where the page waited for this test, else by its address.
+ */
 export async function openBench(page: Page, id: string) {
-  await page.goto(`/cards/${id}/bench`)
+  const bench = `/cards/${id}/bench`
+  if (new URL(page.url(), 'about:').pathname === REST) await follow(page, bench)
+  else await page.goto(bench)
   await expect(page.getByRole('banner').getByText('saved')).toBeVisible()
 }

@@ -69,6 +69,24 @@ test('a step draws its form, says what was understood, and is kept by one key', 
   await expect(kept(page, 1)).toBeVisible()
 })
 
+test('who writes in a row before its reading is loaded is told all the same', async ({ page }) => {
+  let loads = () => undefined as void
+  const focused = new Promise<void>((done) => (loads = done))
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    const answer = await route.fetch()
+    if ((await answer.text()).includes('What was understood')) await focused
+    await route.fulfill({ response: answer })
+  })
+  await page.goto('/cards/gate/bench')
+  const told = page.getByLabel('What was understood')
+  await field(page, 'enter[0].text', 'right').focus()
+  await expect(page.getByRole('banner').getByText('saved')).toBeVisible()
+  await expect(page.getByLabel('Cue that mistake 1 breaks')).toBeAttached()
+  expect(await told.count()).toBe(0)
+  loads()
+  await expect(told).toContainText('step right leg → out')
+})
+
 test('a drafted form is pulled, kept as it was pulled, and given back to the words', async ({
   page,
   request,

@@ -90,6 +90,8 @@ export function WordRows({ list, ids, box }: Props) {
     const leave = () => quietly(() => setHere(null))
     const within = (target: EventTarget | null) =>
       target instanceof Node && element.contains(target)
+    // Someone may write in a row before this comes.
+    if (within(document.activeElement)) lookAt(document.activeElement, false)
     const gone = new AbortController()
     const { signal } = gone
     window.addEventListener('pointerdown', () => (pressed = true), { signal, capture: true })

@@ -16,18 +16,25 @@ interface Part {
   failed: (message: string) => void
 }
 
-/** One worker and the parts of the page that ask it. */
+/** One worker, the parts of the page that ask it, and those whose answer has not come. */
 interface Shared {
   worker: Worker
   parts: Map<number, Part>
+  owed: Set<number>
+  ends?: ReturnType<typeof setTimeout>
 }
+
+/** How long a worker stays with nobody to ask it, in ms: the next bench finds what it knows. */
+const STAYS = 300_000
 
 function start(): Shared {
   const worker = new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), {
     type: 'module',
   })
   const parts: Shared['parts'] = new Map()
+  const owed: Shared['owed'] = new Set()
   worker.onmessage = ({ data }: MessageEvent<BenchTold>) => {
+    owed.delete(data.to)
     const part = parts.get(data.to)
     if ('failed' in data) part?.failed(data.failed)
     else part?.answer(data.answer as never)
@@ -35,35 +42,45 @@ function start(): Shared {
   worker.onerror = (event) => {
     for (const { failed } of parts.values()) failed(event.message || 'the worker did not start')
   }
-  return { worker, parts }
+  return { worker, parts, owed }
 }
 
 let shared: Shared | null = null
 let count = 0
 
 /**
- * Somebody to work for one part of the bench. All parts share one worker, which lives as long as
- * one of them; a part whose work takes long has one of its own.
+ * Somebody to work for one part of the bench. All parts share one worker, which outlives them for
+ * a while unless it is still at work; a part whose work takes long has one of its own.
  */
 export function openWork<W extends BenchWork>(
   work: W,
   apart = false
 ): Worked<BenchJob<W>, BenchAnswer<W>> {
   const own = apart ? start() : (shared ??= start())
-  const { worker, parts } = own
+  const { worker, parts, owed } = own
+  clearTimeout(own.ends)
   const from = (count += 1)
   const part: Part = { answer: () => undefined, failed: () => undefined }
   parts.set(from, part)
   const send = (asked: BenchAsked) => worker.postMessage(asked)
   return {
-    ask: (job) => send({ from, work, job } as BenchAsked),
+    ask(job) {
+      owed.add(from)
+      send({ from, work, job } as BenchAsked)
+    },
     onAnswer: (tell) => (part.answer = tell as Part['answer']),
     onFailure: (tell) => (part.failed = tell),
     stop() {
       parts.delete(from)
-      if (parts.size > 0) return send({ from, leaves: true })
-      worker.terminate()
-      if (shared === own) shared = null
+      send({ from, leaves: true })
+      if (parts.size > 0) return
+      const end = () => {
+        worker.terminate()
+        if (shared === own) shared = null
+      }
+      // What it is still at is for nobody, and may take long.
+      if (own !== shared || owed.size > 0) end()
+      else own.ends = setTimeout(end, STAYS)
     },
   }
 }
