@@ -23,24 +23,35 @@ export const fontFile = (font: keyof typeof FONT_FILES): string =>
 export const TEXT_FONTS = ['Andika', 'NotoDevanagari', 'NotoHebrew', 'NotoArabic']
 export const TITLE_FONTS = ['Gentium', ...TEXT_FONTS]
 
-let registered = false
+const FACES: { family: string; font: keyof typeof FONT_FILES; weight: number }[] = [
+  { family: 'Andika', font: 'text', weight: 400 },
+  { family: 'Andika', font: 'textBold', weight: 700 },
+  { family: 'Gentium', font: 'title', weight: 400 },
+  { family: 'NotoDevanagari', font: 'devanagari', weight: 400 },
+  { family: 'NotoHebrew', font: 'hebrew', weight: 400 },
+  { family: 'NotoArabic', font: 'arabic', weight: 400 },
+]
+
+let known: Promise<unknown> | null = null
 
 /** Makes the fonts known to the PDF writer, once. */
-export function registerFonts(): void {
-  if (registered) return
-  registered = true
-  Font.register({
-    family: 'Andika',
-    fonts: [{ src: fontFile('text') }, { src: fontFile('textBold'), fontWeight: 700 }],
-  })
-  Font.register({ family: 'Gentium', fonts: [{ src: fontFile('title') }] })
-  Font.register({ family: 'NotoDevanagari', fonts: [{ src: fontFile('devanagari') }] })
-  Font.register({ family: 'NotoHebrew', fonts: [{ src: fontFile('hebrew') }] })
-  Font.register({ family: 'NotoArabic', fonts: [{ src: fontFile('arabic') }] })
+export const knowFonts = (): Promise<unknown> => (known ??= register())
+
+async function register(): Promise<void> {
+  for (const { family, font, weight } of FACES)
+    Font.register({ family, src: fontFile(font), fontWeight: weight })
   // Words are never hyphenated; one longer than the line is broken between letters.
   Font.registerHyphenationCallback((word) => {
     if (word.length <= 24) return [word]
     const letters = [...new Intl.Segmenter('en').segment(word)].map((each) => each.segment)
     return letters
   })
+  for (const { family, font, weight } of FACES) {
+    const face = { fontFamily: family, fontWeight: weight }
+    await Font.load(face)
+    // At each run of letters the writer spells out all that two fonts tell of themselves, the
+    // whole licence too, to see that they are the same: its file tells them apart as well.
+    const { name } = Font.getFont(face).data as unknown as { name: { records: object } }
+    Object.defineProperty(name.records, 'toJSON', { value: () => font })
+  }
 }

@@ -4,7 +4,7 @@ import { type Card, type School, titleOf } from '@/core/card'
 import { sheetOf } from '@/core/print'
 import { CardPdf } from './CardPdf'
 import { WallPdf } from './WallPdf'
-import { registerFonts } from './fonts'
+import { knowFonts } from './fonts'
 import type { Stock } from './style'
 
 export type { Stock } from './style'
@@ -27,7 +27,7 @@ export async function printCards(
   titles: ReadonlyMap<string, string> = new Map(),
   stock: Stock = school.paper
 ): Promise<Uint8Array> {
-  registerFonts()
+  await knowFonts()
   const whole = await PDFDocument.create()
   whole.setTitle(cards.map(titleOf).join(', ').slice(0, 200))
   whole.setCreator('Notula')
@@ -53,6 +53,6 @@ export async function printCards(
 
 /** The verdicts of a deck on sheets for the wall, A4 across. */
 export async function printWall(cards: readonly Card[], school: School): Promise<Uint8Array> {
-  registerFonts()
+  await knowFonts()
   return renderToBuffer(<WallPdf cards={cards} school={school} />)
 }
