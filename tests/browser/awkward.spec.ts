@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test'
 import { Card } from '../../src/core/card'
 import { readCard } from '../../src/core/formats'
-import { dense, field, newCard, openBench, pdfPages, saved, test } from './helpers'
+import { dense, field, newCard, openBench, pdfPages, saved, test, visit } from './helpers'
 
 const SCRIPT =
   '<script>document.title="broken"</script><img src=x onerror="document.title=\'broken\'">'
@@ -78,7 +78,7 @@ test('awkward text in every field is shown as text, saved, printed and written t
   })
   expect(readCard(await (await request.get(`/api/cards/${id}/file`)).text())).toEqual(stored.card)
 
-  await page.goto('/')
+  await visit(page, '/')
   await expect(page.getByRole('link', { name: /^<script>/ }).first()).toBeVisible()
   expect(await page.title()).not.toBe('broken')
 

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { expectAccessible, newCard, openBench, saved, test } from './helpers'
+import { expectAccessible, newCard, openBench, saved, test, visit } from './helpers'
 
 /** Who may do what: on the bench, over the deck, in the room, and by which policy. */
 
@@ -52,10 +52,10 @@ test('a change of the policy shows what it reaches before it is saved, reaches i
   await expect(preview).toHaveCount(0)
   await expect(page.getByText(/ours; usual: weight on wrists from 10 %/)).toBeVisible()
   expect(await rules()).toMatchObject([{ id: 'wrist/weight-on-wrists-10', least: 35 }])
-  await page.goto('/cards/downward-dog')
+  await visit(page, '/cards/downward-dog')
   await expect(page.getByText(/wrist trouble: change/)).toBeVisible()
   // Back to the policy as it was, from its versions.
-  await page.goto('/cautions/policy?condition=wrist')
+  await visit(page, '/cautions/policy?condition=wrist')
   await page.getByRole('button', { name: 'Earlier policies' }).click()
   await expect(
     page.getByRole('dialog').getByText(/became weight on wrists from 35 % change/)
@@ -69,7 +69,7 @@ test('a change of the policy shows what it reaches before it is saved, reaches i
 test('a condition of the school’s own is asked first until a rule is about it', async ({
   page,
 }) => {
-  await page.goto('/cautions/policy')
+  await visit(page, '/cautions/policy')
   await page.getByRole('button', { name: 'Add a condition' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Name', { exact: true }).fill('jet lag')
@@ -189,7 +189,7 @@ test('a table of verdicts comes back as overrides with their reason', async ({ p
   const text = await (await request.get('/api/cautions/csv')).text()
   const row = text.split('\r\n').find((line) => /^mountain,.*,asthma,fine,fine/.test(line))!
   const table = `${text.split('\r\n')[0]}\r\n${row.replace(',fine,fine,,', ',ask first,fine,,house rule')}\r\n`
-  await page.goto('/cautions')
+  await visit(page, '/cautions')
   await page.getByRole('button', { name: 'CSV in' }).click()
   const dialog = page.getByRole('dialog')
   const chooser = page.waitForEvent('filechooser')

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { expectAccessible, field, newCard, openBench, saved, test } from './helpers'
+import { expectAccessible, field, newCard, openBench, saved, test, visit } from './helpers'
 
 /** Sides, breath, time, the school and the findings, as a trainer meets them. */
 
@@ -77,7 +77,7 @@ test('a twist with two directions for each leg position has four passes', async 
     'Turn right, left hand on the left knee.'
   )
   await saved(page)
-  await page.goto(`/cards/${id}`)
+  await visit(page, `/cards/${id}`)
   await expect(page.getByRole('heading', { name: 'The other way' })).toBeVisible()
 })
 
@@ -109,7 +109,7 @@ test('the school’s rules say first how many cards they change, then hold every
   await save.click()
   await expect(save).toBeHidden()
 
-  await page.goto('/cards/mountain')
+  await visit(page, '/cards/mountain')
   await expect(page.getByText('Feet: two fists apart')).toBeVisible()
   await expect(page.getByText('breath 6 s in, 4 s out')).toBeVisible()
 

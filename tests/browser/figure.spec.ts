@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import { demoText } from '../support/cards'
-import { expectAccessible, newCard, openBench, saved, test } from './helpers'
+import { expectAccessible, newCard, openBench, saved, test, visit } from './helpers'
 
 /** A body that is posed, drawn and measured, as a trainer meets it. */
 
@@ -94,7 +94,7 @@ test('angles are typed, contacts and a measure chosen, another form seen behind'
   request,
 }) => {
   const id = await newCard(request, 'Typed')
-  await page.goto(`/cards/${id}/figure`)
+  await visit(page, `/cards/${id}/figure`)
   await startFrom(page, 'Standing')
   await page.getByLabel('Joint').selectOption('leftShoulder')
   await page.getByLabel('abduction').fill('90')
@@ -132,7 +132,7 @@ test('angles are typed, contacts and a measure chosen, another form seen behind'
 
 test('words saved meanwhile stay, and the figure is added to them', async ({ page, request }) => {
   const id = await newCard(request, 'Two at work')
-  await page.goto(`/cards/${id}/figure`)
+  await visit(page, `/cards/${id}/figure`)
   await startFrom(page, 'Standing')
   const before = await (await request.get(`/api/cards/${id}`)).json()
   const put = await request.put(`/api/cards/${id}`, {
@@ -154,7 +154,7 @@ test('forms as BVH and back, errors told and nothing changed', async ({ page, re
   const bvh = await request.get('/api/cards/gate/figure?as=bvh')
   expect(bvh.status()).toBe(200)
   const id = await newCard(request, 'From a file')
-  await page.goto(`/cards/${id}/figure`)
+  await visit(page, `/cards/${id}/figure`)
   await page.getByLabel('Frame of the BVH file').fill('2')
   const choose = page.locator('input[type=file]')
   await choose.setInputFiles({
@@ -205,7 +205,7 @@ test('a cue is measured on the bench, and a figure that breaks it is a finding',
   await page.keyboard.press('Escape')
   await saved(page)
 
-  await page.goto(`/cards/${id}`)
+  await visit(page, `/cards/${id}`)
   await expect(page.getByText(/front knee over ankle: .*but wanted 45° ± 12/).first()).toBeVisible()
   await expect(page.getByRole('region', { name: 'Sizes by stature' })).toContainText(
     'from ankle to ankle'
@@ -259,7 +259,7 @@ test('a cue is marked on the figure, chosen by looking at it, and drawn on the c
   await saved(page)
   await expectAccessible(page)
 
-  await page.goto('/cards/marked-gate')
+  await visit(page, '/cards/marked-gate')
   await expect(page.getByText('press: right foot').first()).toBeVisible()
   await expect(page.getByText('press: left foot').first()).toBeVisible()
   const svg = await (await request.get('/api/cards/marked-gate/figure?manner=lines')).text()
@@ -271,19 +271,19 @@ test('the school picks bodies by looking at them, and cards are drawn with them'
   page,
   request,
 }) => {
-  await page.goto('/school')
+  await visit(page, '/school')
   await page.getByRole('button', { name: 'older' }).click()
   await page.getByRole('button', { name: 'usual' }).click()
   await page.getByRole('button', { name: 'Save for the deck' }).click()
   await expect(page.getByRole('button', { name: 'Save for the deck' })).toBeHidden()
-  await page.goto('/')
+  await visit(page, '/')
   const picture = page.locator('article', { hasText: 'Mountain' }).locator('img')
   await expect(picture).toHaveAttribute('src', /build=older/)
   const svg = await (await request.get((await picture.getAttribute('src'))!)).text()
   expect(svg).toContain('<g id="lightHair"')
   expect((await request.get('/api/cards/mountain/figure?build=giant')).status()).toBe(400)
   // The others find the deck as it was.
-  await page.goto('/school')
+  await visit(page, '/school')
   await page.getByRole('button', { name: 'usual' }).click()
   await page.getByRole('button', { name: 'older' }).click()
   await page.getByRole('button', { name: 'Save for the deck' }).click()

@@ -34,7 +34,7 @@ async function follow(page: Page, path: string) {
     const { next } = window as unknown as { next: { router: { push: (to: string) => void } } }
     next.router.push(to)
   }, path)
-  await page.waitForURL(`**${path}`)
+  await page.waitForURL(({ pathname, search }) => pathname + search === path)
 }
 
 /** Leaves what a test did to a page; false when the page cannot be had as it was. */
@@ -152,13 +152,20 @@ export const saved = (page: Page) => expect(page.getByText(/saved \d\d:\d\d/)).t
 export const field = (page: Page, path: string, half: 'left' | 'right') =>
   page.locator(`[data-field="${path}@${half}"]`)
 
+/** Goes to a page of the app: as its links do from another one of it, else by its address. */
+export async function visit(page: Page, path: string) {
+  const inApp = page.url().startsWith('http') && (await page.evaluate(() => 'next' in window))
+  if (inApp) await follow(page, path)
+  else await page.goto(path)
+}
+
 /**
  * Opens a card on the bench and waits until it takes what is typed: as a link of the app does
  * where the page waited for this test, else by its address.
  */
 export async function openBench(page: Page, id: string) {
   const bench = `/cards/${id}/bench`
-  if (new URL(page.url(), 'about:').pathname === REST) await follow(page, bench)
+  if (page.url().endsWith(REST)) await visit(page, bench)
   else await page.goto(bench)
   await expect(page.getByRole('banner').getByText('saved')).toBeVisible()
 }

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import type { Card } from '../../src/core/card'
-import { expectAccessible, field, newCard, openBench, saved, test } from './helpers'
+import { expectAccessible, field, newCard, openBench, saved, test, visit } from './helpers'
 
 /** Words that move the figure, as a trainer meets them: drafted, kept, pulled, played. */
 
@@ -145,7 +145,7 @@ test('a pull is kept though the dialog closes at once; words that take it back h
 test('a card plays: on its breath, line by line, stepped, scrubbed and paused', async ({
   page,
 }) => {
-  await page.goto('/cards/gate')
+  await visit(page, '/cards/gate')
   await play(page)
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('Step the right leg out to the side, foot flat.')).toBeVisible()
@@ -190,7 +190,7 @@ test('asked twice, it plays once and is not begun again', async ({ page }) => {
 
 test('with reduced motion it goes from form to form', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' })
-  await page.goto('/cards/bridge')
+  await visit(page, '/cards/bridge')
   await play(page)
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('Press the feet.')).toBeVisible()
