@@ -20,6 +20,7 @@ module.exports = {
   transformIgnorePatterns: [
     '/node_modules/(?:@swc|jest|@jest|typescript|core-js|knex|normalize-strings)/',
   ],
+  testSequencer: '<rootDir>/tests/support/longestFirst.cjs',
   setupFiles: ['<rootDir>/tests/support/databaseOfWorker.cjs'],
   globalSetup: '<rootDir>/tests/support/database.cjs',
   globalTeardown: '<rootDir>/tests/support/databaseStop.cjs',
