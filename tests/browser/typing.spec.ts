@@ -20,7 +20,9 @@ async function openBench(page: Page) {
   await page.keyboard.press('End')
 }
 
-test('a letter draws anew what it changed, not the page', async ({ page }) => {
+test('a letter draws anew what it changed, not the page', async ({ context }) => {
+  // A page of its own: what runs before its scripts cannot be taken back.
+  const page = await context.newPage()
   // Counts the parts of the page that are drawn, as the tools for developers do.
   await page.addInitScript(() => {
     interface Part {
@@ -170,7 +172,8 @@ test('while letters come what lies out of sight is left out, and keeps its place
   await expect.poll(async () => Math.abs((await look())[0] - whole)).toBeLessThanOrEqual(1)
 })
 
-test('what stands far from the window is worked out when one comes near', async ({ page }) => {
+test('what stands far from the window is worked out when one comes near', async ({ context }) => {
+  const page = await context.newPage()
   await page.addInitScript(() => {
     const asked: string[] = []
     const post = Worker.prototype.postMessage
