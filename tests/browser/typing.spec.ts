@@ -1,8 +1,15 @@
 import { expect, type Page } from '@playwright/test'
 import { FIRST_LOAD, firstLoad } from '../../scripts/lib/firstLoad.mjs'
-import { test } from './helpers'
+import { test as base } from './helpers'
 
 /** What a letter costs: its line is drawn, and nothing that it does not change. */
+
+const test = base.extend({
+  // A page of its own: what these tests put into it cannot be taken out again.
+  page: async ({ context }, give) => {
+    await give(await context.newPage())
+  },
+})
 
 const STEP = '[data-field="enter[3].text@right"]'
 const visibility = (page: Page, section: string) =>
@@ -20,9 +27,7 @@ async function openBench(page: Page) {
   await page.keyboard.press('End')
 }
 
-test('a letter draws anew what it changed, not the page', async ({ context }) => {
-  // A page of its own: what runs before its scripts cannot be taken back.
-  const page = await context.newPage()
+test('a letter draws anew what it changed, not the page', async ({ page }) => {
   // Counts the parts of the page that are drawn, as the tools for developers do.
   await page.addInitScript(() => {
     interface Part {
@@ -172,8 +177,7 @@ test('while letters come what lies out of sight is left out, and keeps its place
   await expect.poll(async () => Math.abs((await look())[0] - whole)).toBeLessThanOrEqual(1)
 })
 
-test('what stands far from the window is worked out when one comes near', async ({ context }) => {
-  const page = await context.newPage()
+test('what stands far from the window is worked out when one comes near', async ({ page }) => {
   await page.addInitScript(() => {
     const asked: string[] = []
     const post = Worker.prototype.postMessage
