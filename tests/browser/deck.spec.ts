@@ -63,8 +63,17 @@ test('every section is written on the bench, by keys, and saved', async ({ page,
   await page.getByRole('button', { name: 'Add a step' }).last().click()
   await page.keyboard.type('Step the left foot in.')
   await page.getByLabel('Between the sides, right leads').fill('Stand still.')
-  await page.getByRole('combobox', { name: 'Follow with' }).fill('Mountain')
-  await page.getByRole('option', { name: 'Mountain (mountain)' }).click()
+  const follow = page.getByRole('combobox', { name: 'Follow with' })
+  await follow.fill('Mountain')
+  // By its key: where the list is pressed, it may have moved on as the page above it grew.
+  await expect(page.getByRole('option', { name: 'Mountain (mountain)' })).toBeVisible()
+  await follow.press('ArrowDown')
+  await follow.press('Enter')
+  // Typed by its name and left, it is taken as well; what is no card is not.
+  await follow.fill('tree')
+  await follow.press('Tab')
+  await follow.fill('no such card')
+  await follow.press('Tab')
   await page.getByRole('button', { name: 'Add a touch' }).click()
   await page.getByLabel('Touch 1, right leads').fill('Steady the left hip; ask first.')
   await page.getByLabel('Notes').fill('One.\n\nTwo.')
@@ -90,7 +99,7 @@ test('every section is written on the bench, by keys, and saved', async ({ page,
     ],
     exit: [{ text: 'Step the left foot in.' }],
     betweenSides: { text: 'Stand still.' },
-    counter: ['mountain'],
+    counter: ['mountain', 'tree'],
     assists: [{ text: 'Steady the left hip; ask first.' }],
     notes: 'One.\n\nTwo.',
   })

@@ -132,11 +132,18 @@ function Counter() {
       .catch(() => setDeck([]))
   }, [])
   const others = (deck ?? []).filter((card) => card.id !== id)
+  const label = ({ title, id }: OtherCard) => `${title} (${id})`
   const shown = (one: string) => {
     const card = others.find((each) => each.id === one)
-    return card ? `${card.title} (${card.id})` : one
+    return card ? label(card) : one
   }
-  const idOf = (name: string) => /\(([a-z0-9-]+)\)$/.exec(name)?.[1] ?? name
+  /** As it is picked, or as it is typed: by its name, where only one card has it. */
+  const idOf = (name: string) => {
+    const same = (text: string) => text.toLowerCase() === name.trim().toLowerCase()
+    const picked = others.find((card) => same(card.id) || same(label(card)))
+    const [titled, ...more] = others.filter((card) => same(card.title))
+    return (picked ?? (more.length === 0 ? titled : undefined))?.id ?? name
+  }
   const gone = deck ? counter.filter((one) => !others.some((card) => card.id === one)) : []
   return (
     <>
@@ -145,7 +152,7 @@ function Counter() {
         label="Follow with"
         description="counter poses, from the deck"
         placeholder="A pose, then Enter"
-        data={others.map((card) => shown(card.id))}
+        data={others.map(label)}
         value={counter.map(shown)}
         isDuplicate={(name, all) => all.some((each) => idOf(each) === idOf(name))}
         onChange={(names) =>
