@@ -69,11 +69,12 @@ test('every section is written on the bench, by keys, and saved', async ({ page,
   await expect(page.getByRole('option', { name: 'Mountain (mountain)' })).toBeVisible()
   await follow.press('ArrowDown')
   await follow.press('Enter')
-  // Typed by its name and left, it is taken as well; what is no card is not.
+  // Typed by its name and left, it is taken as well; what is no card is not, and that is told.
   await follow.fill('tree')
   await follow.press('Tab')
   await follow.fill('no such card')
   await follow.press('Tab')
+  await expect(page.getByText('“no such card” is not the name of one card')).toBeVisible()
   await page.getByRole('button', { name: 'Add a touch' }).click()
   await page.getByLabel('Touch 1, right leads').fill('Steady the left hip; ask first.')
   await page.getByLabel('Notes').fill('One.\n\nTwo.')

@@ -126,6 +126,7 @@ function Counter() {
   const id = useBench((state) => state.card.id)
   const counter = useBench((state) => state.card.counter)
   const [deck, setDeck] = useState<OtherCard[] | null>(null)
+  const [unknown, setUnknown] = useState('')
   useEffect(() => {
     api<{ cards: OtherCard[] }>('/api/shelf')
       .then(({ cards }) => setDeck(cards))
@@ -155,14 +156,14 @@ function Counter() {
         data={others.map(label)}
         value={counter.map(shown)}
         isDuplicate={(name, all) => all.some((each) => idOf(each) === idOf(name))}
-        onChange={(names) =>
-          bench.getState().set(
-            'counter',
-            names
-              .map(idOf)
-              .filter((one) => counter.includes(one) || others.some((card) => card.id === one))
-          )
-        }
+        error={unknown && `“${unknown}” is not the name of one card: pick it from the list.`}
+        onChange={(names) => {
+          const ids = names.map(idOf)
+          const isKnown = (one: string) =>
+            counter.includes(one) || others.some((card) => card.id === one)
+          bench.getState().set('counter', ids.filter(isKnown))
+          setUnknown(ids.find((one) => !isKnown(one)) ?? '')
+        }}
       />
       {gone.length > 0 && (
         <Text size="sm" c="dimmed">
