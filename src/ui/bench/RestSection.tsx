@@ -161,7 +161,8 @@ function Counter() {
           const ids = names.map(idOf)
           const isKnown = (one: string) =>
             counter.includes(one) || others.some((card) => card.id === one)
-          bench.getState().set('counter', ids.filter(isKnown))
+          const taken = ids.filter(isKnown)
+          if (taken.join() !== counter.join()) bench.getState().set('counter', taken)
           setUnknown(ids.find((one) => !isKnown(one)) ?? '')
         }}
       />
