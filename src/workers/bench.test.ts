@@ -75,6 +75,7 @@ test('one that leaves is not worked for, and the others are', () => {
   hear(findings(1, gate))
   hear(findings(2, gate))
   hear({ from: 1, leaves: true })
+  expect(told.splice(0)).toEqual([{ to: 1, left: true }])
   goOn()
   expect(told.map(({ to }) => to)).toEqual([2])
   goOn()

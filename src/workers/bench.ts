@@ -32,8 +32,8 @@ export type BenchAnswer<W extends BenchWork> = ReturnType<ReturnType<(typeof MAK
 export type BenchAsked = { from: number } & (
   { [W in BenchWork]: { work: W; job: BenchJob<W> } }[BenchWork] | { leaves: true }
 )
-/** The answer to a part of the page, or why there is none. */
-export type BenchTold = { to: number } & ({ answer: unknown } | { failed: string })
+/** The answer to a part of the page, or why there is none, or that it was heard to leave. */
+export type BenchTold = { to: number } & ({ answer: unknown } | { failed: string } | { left: true })
 
 /**
  * Answers all parts of a bench one after the other, so that what was worked out for one is known
@@ -67,6 +67,7 @@ export function benchWorker(
     if ('leaves' in asked) {
       following.delete(asked.from)
       waiting = waiting.filter(({ from }) => from !== asked.from)
+      tell({ to: asked.from, left: true })
       return
     }
     waiting.push(asked)

@@ -18,8 +18,13 @@ class Hand {
     this.ended = true
   }
   answer() {
-    for (const asked of this.heard.splice(0))
-      if (!('leaves' in asked)) this.onmessage!({ data: { to: asked.from, answer: asked.work } })
+    const heard = this.heard.splice(0)
+    const gone = heard.flatMap((asked) => ('leaves' in asked ? asked.from : []))
+    for (const asked of heard) {
+      const to = asked.from
+      if ('leaves' in asked) this.onmessage!({ data: { to, left: true } })
+      else if (!gone.includes(to)) this.onmessage!({ data: { to, answer: asked.work } })
+    }
   }
 }
 
@@ -71,7 +76,7 @@ test('a worker that nobody wants for five minutes ends', () => {
   const [found] = parts('findings')
   Hand.made[0]!.answer()
   found!.stop()
-  jest.advanceTimersByTime(299_000)
+  jest.advanceTimersByTime(304_000)
   expect(Hand.made[0]!.ended).toBe(false)
   jest.advanceTimersByTime(2000)
   expect(Hand.made[0]!.ended).toBe(true)
@@ -82,18 +87,34 @@ test('a worker that nobody wants for five minutes ends', () => {
 test.each([
   ['is still at work', (hand: Hand) => void hand],
   ['did not start', (hand: Hand) => hand.onerror!({ message: 'no worker' })],
-])('a worker that %s ends when the last part leaves', (_, happens) => {
+])('a worker that %s when the last part leaves is not the next bench’s', (_, happens) => {
   const [found, words] = parts('findings', 'words')
   const [hand] = Hand.made
   happens(hand!)
   found!.stop()
-  expect(hand!.ended).toBe(false)
   words!.stop()
-  expect(hand!.ended).toBe(true)
+  expect(hand!.ended).toBe(false)
   const [again] = parts('findings')
-  expect(Hand.made).toHaveLength(2)
+  expect([Hand.made.length, hand!.ended]).toEqual([2, true])
   Hand.made[1]!.answer()
   expect(again!.told).toEqual(['findings'])
+})
+
+test('what is still at work for nobody has a few seconds to end it', () => {
+  const [slow] = parts('findings')
+  slow!.stop()
+  jest.advanceTimersByTime(4000)
+  // What was not begun when its part left has no answer, and the worker is free for others.
+  Hand.made[0]!.answer()
+  expect(slow!.told).toEqual([])
+  jest.advanceTimersByTime(200_000)
+  const [found] = parts('findings')
+  expect([Hand.made.length, Hand.made[0]!.ended]).toEqual([1, false])
+  found!.stop()
+  jest.advanceTimersByTime(4000)
+  expect(Hand.made[0]!.ended).toBe(false)
+  jest.advanceTimersByTime(2000)
+  expect(Hand.made[0]!.ended).toBe(true)
 })
 
 test('a worker of one part’s own ends with it', () => {

@@ -26,6 +26,8 @@ interface Shared {
 
 /** How long a worker stays with nobody to ask it, in ms: the next bench finds what it knows. */
 const STAYS = 300_000
+/** How long it may still be at what is for nobody any more, in ms. */
+const ENDS_WORK = 5000
 
 function start(): Shared {
   const worker = new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), {
@@ -37,7 +39,7 @@ function start(): Shared {
     owed.delete(data.to)
     const part = parts.get(data.to)
     if ('failed' in data) part?.failed(data.failed)
-    else part?.answer(data.answer as never)
+    else if ('answer' in data) part?.answer(data.answer as never)
   }
   worker.onerror = (event) => {
     for (const { failed } of parts.values()) failed(event.message || 'the worker did not start')
@@ -48,14 +50,24 @@ function start(): Shared {
 let shared: Shared | null = null
 let count = 0
 
+function end(own: Shared) {
+  clearTimeout(own.ends)
+  own.worker.terminate()
+  if (shared === own) shared = null
+}
+
+const isAtWork = (own: Shared) => own.owed.size > 0
+
 /**
  * Somebody to work for one part of the bench. All parts share one worker, which outlives them for
- * a while unless it is still at work; a part whose work takes long has one of its own.
+ * a while; a part whose work takes long has one of its own.
  */
 export function openWork<W extends BenchWork>(
   work: W,
   apart = false
 ): Worked<BenchJob<W>, BenchAnswer<W>> {
+  // Still at work for nobody: who comes now need not wait for that.
+  if (shared && shared.parts.size === 0 && isAtWork(shared)) end(shared)
   const own = apart ? start() : (shared ??= start())
   const { worker, parts, owed } = own
   clearTimeout(own.ends)
@@ -74,13 +86,11 @@ export function openWork<W extends BenchWork>(
       parts.delete(from)
       send({ from, leaves: true })
       if (parts.size > 0) return
-      const end = () => {
-        worker.terminate()
-        if (shared === own) shared = null
-      }
-      // What it is still at is for nobody, and may take long.
-      if (own !== shared || owed.size > 0) end()
-      else own.ends = setTimeout(end, STAYS)
+      if (own !== shared) return end(own)
+      own.ends = setTimeout(() => {
+        if (isAtWork(own)) end(own)
+        else own.ends = setTimeout(end, STAYS, own)
+      }, ENDS_WORK)
     },
   }
 }
