@@ -96,7 +96,6 @@ async function browserTests() {
       for (const database of others)
         urls.push(await ensureDatabase(cluster.url, database, cluster.role, first))
     })
-    await ensureBuild()
     for (const databaseUrl of urls)
       servers.push(await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl }))
     const good = await show(
@@ -133,9 +132,14 @@ async function readSources() {
   ])
 }
 
-async function breakOnPurpose() {
-  await ensureBuild()
-  await check('Broken on purpose, a short cut', ['scripts/torture.mjs', 'short'])
+const breakOnPurpose = () =>
+  check('Broken on purpose, a short cut', ['scripts/torture.mjs', 'short'])
+
+/** Does all of it at once and to its end; throws what the first of it failed with. */
+async function together(works) {
+  const ends = await Promise.allSettled(works)
+  const broken = ends.find(({ status }) => status === 'rejected')
+  if (broken) throw broken.reason
 }
 
 await main(async () => {
@@ -145,12 +149,14 @@ await main(async () => {
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
   // npm test -- --browser [SPEC…] runs the real interface only, -- --unit the rest.
-  const whole = !process.argv.some((word) => word.startsWith('--'))
-  if (!process.argv.includes('--browser')) {
-    // Breaking the server on purpose is mostly waiting: the rest goes on beside it.
-    await Promise.all([readSources().then(unitTests), whole && breakOnPurpose()])
-  }
-  if (!process.argv.includes('--unit')) await browserTests()
+  const [unit, browser] = ['--browser', '--unit'].map((word) => !process.argv.includes(word))
+  const built = browser && ensureBuild()
+  // Whatever waits for a page, a disk or a killed server leaves the processor to the rest.
+  await together([
+    unit && readSources().then(unitTests),
+    browser && built.then(browserTests),
+    unit && browser && built.then(breakOnPurpose),
+  ])
   console.log(`\n${passed} passed, ${failed} failed`)
   return failed ? 1 : 0
 })
