@@ -153,9 +153,9 @@ await main(async () => {
   const built = browser && ensureBuild()
   // Whatever waits for a page, a disk or a killed server leaves the processor to the rest.
   await together([
-    unit && readSources().then(unitTests),
+    unit && unitTests(),
     browser && built.then(browserTests),
-    unit && browser && built.then(breakOnPurpose),
+    unit && (browser ? built.then(breakOnPurpose) : Promise.resolve()).then(readSources),
   ])
   console.log(`\n${passed} passed, ${failed} failed`)
   return failed ? 1 : 0
