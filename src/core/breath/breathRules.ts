@@ -5,6 +5,7 @@ import {
   type Found,
   isSpoken,
   type Pace,
+  type Part,
   partsOf,
   type Rule,
   type School,
@@ -14,12 +15,12 @@ import {
   valueAt,
   type Want,
 } from '../card'
-import { type BreathWords, packOf, remember, rememberOf, speechIn } from '../language'
+import { type BreathWords, packOf, remember, rememberOf, rememberWith, speechIn } from '../language'
 import { readLine, splitStep } from '../reading'
 import { repeatsOfStep } from './dose'
 import { paceOf, phaseSeconds } from './phase'
 import { fitOf } from './speech'
-import { spokenLines } from './spokenLines'
+import { type SpokenLine, spokenLines } from './spokenLines'
 import { timesOf } from './timeline'
 
 /** What the words of a language say of breath, kept from one key press to the next. */
@@ -111,8 +112,8 @@ function equalPhases(card: Card): Found[] {
   })
 }
 
-function foldOnIn(card: Card, words: BreathWords): Found[] {
-  return spokenLines(card).flatMap(({ where, text, breath, breathAt }) => {
+const foldIn = rememberWith(
+  ({ where, text, breath, breathAt }: SpokenLine, words: BreathWords): readonly Found[] => {
     if (breath !== 'in' && breath !== 'hold-in') return []
     const fold = words
       .movements(text)
@@ -125,8 +126,11 @@ function foldOnIn(card: Card, words: BreathWords): Found[] {
         fix: { label: SAY.breath.makeOut, patches: [{ path: breathAt, value: 'out' }] },
       },
     ]
-  })
-}
+  }
+)
+
+const foldOnIn = (card: Card, words: BreathWords): Found[] =>
+  spokenLines(card).flatMap((line) => foldIn(line, words))
 
 function turnWithoutLength(card: Card, words: BreathWords): Found[] {
   if (card.spine !== 'twist' && !stepsOf(card).some(({ step }) => words.twists(step.text)))
@@ -222,8 +226,11 @@ function holds(card: Card, school: School): Found[] {
   ]
 }
 
-function countsWithoutUnit(card: Card, words: BreathWords): Found[] {
-  return partsOf(card, isSpoken).flatMap(({ path: where, value }) => {
+const countsWithoutUnit = (card: Card, words: BreathWords): Found[] =>
+  partsOf(card, isSpoken).flatMap((part) => countIn(part, words))
+
+const countIn = rememberWith(
+  ({ path: where, value }: Part, words: BreathWords): readonly Found[] => {
     const text = value as string
     const count = words.countIn(text)
     if (!count) return []
@@ -243,17 +250,25 @@ function countsWithoutUnit(card: Card, words: BreathWords): Found[] {
           : {}),
       },
     ]
-  })
-}
+  }
+)
+
+/** What a line takes of the time that it belongs to. */
+const fitIn = rememberWith(
+  ({ text, breath, given, repeat }: SpokenLine, pace: Pace, rate: number, language: string) => {
+    const lasts = phaseSeconds({ breath, seconds: given }, pace) * (phase(breath) ? 1 : repeat)
+    return { lasts, fit: fitOf(text, lasts, rate, language) }
+  }
+)
 
 function tooLong(card: Card, school: School): Found[] {
   const speech = speechIn(card.language)
   if (!speech) return []
   const pace = paceOf(card, school)
-  return spokenLines(card).flatMap(({ where, text, breath, given, repeat }) => {
+  return spokenLines(card).flatMap((line) => {
+    const { where, text, breath } = line
     if (!text) return []
-    const lasts = phaseSeconds({ breath, seconds: given }, pace) * (phase(breath) ? 1 : repeat)
-    const fit = fitOf(text, lasts, school.speechRate, card.language)
+    const { fit, lasts } = fitIn(line, pace, school.speechRate, card.language)
     if (fit.over === 0) return []
     const phaseName = phase(breath) ? SAY.breath.phaseName(breath) : SAY.breath.itsBreath
     const split = splitStep(card, where) !== null

@@ -8,6 +8,7 @@ import {
   type StepList,
   stepLists,
 } from '../card'
+import { rememberWith } from '../language'
 import {
   breathsOnce,
   breathSeconds,
@@ -60,8 +61,10 @@ export function timesOf(card: Pick<Card, 'manner' | 'stay'>, step: Step): number
  * One pass through the pose, from the first step to the last: what is done when. The set-up
  * is not counted. Steps of a cycle are told once, with the time of all their rounds.
  */
-export function timelineOf(card: Card, school: Pick<School, 'pace'>): Passage[] {
-  const pace = paceOf(card, school)
+export const timelineOf = (card: Card, school: Pick<School, 'pace'>): readonly Passage[] =>
+  atPace(card, paceOf(card, school))
+
+const atPace = rememberWith((card: Card, pace: Pace): readonly Passage[] => {
   const passages: Passage[] = []
   let at = 0
   const add = (passage: Omit<Passage, 'at'>) => {
@@ -96,7 +99,7 @@ export function timelineOf(card: Card, school: Pick<School, 'pace'>): Passage[] 
     if (stays && (list === 'enter' || card[list].length > 0)) stay()
   }
   return passages
-}
+})
 
 /** How long one pass lasts, in seconds. */
 export function passSeconds(card: Card, school: Pick<School, 'pace'>): number {

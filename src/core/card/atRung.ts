@@ -1,3 +1,4 @@
+import { remember, rememberOf } from '../language'
 import type { Card, Cue, Rung, Step } from './card'
 import { stepLists } from './parts'
 import { REGIONS } from './words'
@@ -39,6 +40,12 @@ function cuesOn(cues: readonly Cue[], { cues: change }: Rung): Cue[] {
  * @throws RangeError when the card has no such rung
  */
 export function atRung(card: Card, rungId: string): Card {
+  return onRungs(card)(rungId)
+}
+
+const onRungs = rememberOf((card: Card) => remember((rungId) => doneAt(card, rungId)))
+
+function doneAt(card: Card, rungId: string): Card {
   const rung = card.ladder.find((each) => each.id === rungId)
   if (!rung)
     throw new RangeError(

@@ -1,5 +1,5 @@
 import { type Card, type Caution, type PolicyRule, type School, type Verdict } from '../card'
-import { rememberOf } from '../language'
+import { rememberOf, rememberWith } from '../language'
 import { type Condition, conditionNamed, conditionsOf } from './conditions'
 import { policyOf } from './policy'
 import {
@@ -60,22 +60,30 @@ export interface Judged {
     sure: boolean
   }[]
   rows: Row[]
-  typed: Typed[]
+  typed: readonly Typed[]
 }
 
+type Laddered = Pick<Card, 'ladder'>
+
 /** Which rung a card describes: the reference, else the only one, else the highest. */
-const describedAt = (card: Card) => {
-  const at = card.ladder.findIndex(({ reference }) => reference)
-  return at < 0 ? card.ladder.length - 1 : at
+const describedAt = ({ ladder }: Laddered) => {
+  const at = ladder.findIndex(({ reference }) => reference)
+  return at < 0 ? ladder.length - 1 : at
 }
 
 /** What is typed on a card, with what each condition means. */
-export const typedOn = (card: Card, school: Pick<School, 'conditions'>): Typed[] =>
-  card.cautions.map((caution, at) => ({
+export const typedOn = (
+  { cautions }: Card,
+  { conditions }: Pick<School, 'conditions'>
+): readonly Typed[] => typedIn(cautions, conditions)
+
+const typedIn = rememberWith((cautions: Card['cautions'], conditions: School['conditions']) =>
+  cautions.map((caution, at): Typed => ({
     caution,
     at,
-    condition: caution.condition ? conditionNamed(caution.condition, school) : null,
+    condition: caution.condition ? conditionNamed(caution.condition, { conditions }) : null,
   }))
+)
 
 /** A caution that goes against what is usual says why. */
 export const isOverride = ({ reason }: Caution) => reason !== undefined && reason.trim() !== ''
@@ -84,14 +92,14 @@ export const isOverride = ({ reason }: Caution) => reason !== undefined && reaso
  * The rungs that a caution speaks of. One with a reason speaks of the rung that it names, or of
  * all; one without speaks of the form described, and a rung that it names is where one goes.
  */
-function speaksOf(card: Card, caution: Caution): (at: number) => boolean {
+function speaksOf(card: Laddered, caution: Caution): (at: number) => boolean {
   if (!isOverride(caution)) return (at) => at === describedAt(card)
   if (caution.rung === undefined) return () => true
   return (at) => card.ladder[at]!.id === caution.rung
 }
 
 /** What is usual where a caution with a reason speaks: what is kept with the reason. */
-export function basisFor(card: Card, caution: Caution, row: readonly RungVerdict[]): string {
+export function basisFor(card: Laddered, caution: Caution, row: readonly RungVerdict[]): string {
   const whole = withOneRung(card)
   const speaks = speaksOf(whole, caution)
   return [...new Set(row.filter((_, i) => speaks(i)).map(basisOf))].join(' | ').slice(0, 400)
@@ -103,7 +111,7 @@ export function basisFor(card: Card, caution: Caution, row: readonly RungVerdict
  * but plainly fine.
  */
 export function heldAgainst<T extends RungVerdict>(
-  card: Card,
+  card: Laddered,
   row: readonly T[],
   caution: Caution
 ): { at: T; verdict: Verdict } {
@@ -120,7 +128,7 @@ export function heldAgainst<T extends RungVerdict>(
   }
 }
 
-const isMilder = (card: Card, row: readonly RungVerdict[], i: number, caution: Caution) =>
+const isMilder = (card: Laddered, row: readonly RungVerdict[], i: number, caution: Caution) =>
   i === describedAt(card) && stricter(heldAgainst(card, row, caution).verdict, caution.verdict)
 
 /** What holds where a card says nothing. */
@@ -130,7 +138,7 @@ const plainCell = rememberOf((usual: RungVerdict): Cell => ({
   by: 'policy',
 }))
 
-function withTyped(card: Card, row: RungVerdict[], typed: readonly Typed[]): Cell[] {
+function withTyped(card: Laddered, row: RungVerdict[], typed: readonly Typed[]): Cell[] {
   if (typed.length === 0) return row.map(plainCell)
   return row.map((usual, i): Cell => {
     const mine = typed.filter(({ caution }) => speaksOf(card, caution)(i))
@@ -153,20 +161,37 @@ function withTyped(card: Card, row: RungVerdict[], typed: readonly Typed[]): Cel
   })
 }
 
-const judged = new WeakMap<Card, { of: unknown[]; all: Judged }>()
-
 /**
  * All conditions on all rungs of a card: what the school’s policy says of what the body does,
  * and what the card itself says.
  */
-export function judgedCard(card: Card, school: CautionSchool): Judged {
-  const of = [school.pace, school.conditions, school.policy]
-  const before = judged.get(card)
-  if (before && before.of.every((each, i) => each === of[i])) return before.all
-  const all = judgedBy(card, school)
-  judged.set(card, { of, all })
-  return all
-}
+export const judgedCard = (card: Card, { pace, conditions, policy }: CautionSchool): Judged =>
+  judged(card, pace, conditions, policy)
+
+const judged = rememberWith(
+  (
+    card: Card,
+    pace: CautionSchool['pace'],
+    conditions: CautionSchool['conditions'],
+    policy: CautionSchool['policy']
+  ) => judgedBy(card, { pace, conditions, policy })
+)
+
+/** The verdicts of the rungs by condition, with what is typed: the same as long as all of it is. */
+const rowsOf = rememberWith(
+  (
+    typed: readonly Typed[],
+    conditions: readonly Condition[],
+    ladder: Card['ladder'],
+    ...byRung: readonly (readonly RungVerdict[])[]
+  ) =>
+    conditions.map((condition, at): Row => {
+      const row = byRung.map((verdicts) => verdicts[at]!)
+      const mine = typed.filter((each) => each.condition?.id === condition.id)
+      const cells = withTyped({ ladder }, row, mine)
+      return { condition, cells, open: highestOpen([cells]) }
+    })
+)
 
 function judgedBy(card: Card, school: CautionSchool): Judged {
   const whole = withOneRung(card)
@@ -175,12 +200,7 @@ function judgedBy(card: Card, school: CautionSchool): Judged {
   const typed = typedOn(card, school)
   const conditions = conditionsOf(school)
   const byRung = asked.map((traits) => verdictsOf(traits, conditions, policy))
-  const rows = conditions.map((condition, at): Row => {
-    const row = byRung.map((verdicts) => verdicts[at]!)
-    const mine = typed.filter((each) => each.condition?.id === condition.id)
-    const cells = withTyped(whole, row, mine)
-    return { condition, cells, open: highestOpen([cells]) }
-  })
+  const rows = rowsOf(typed, conditions, whole.ladder, ...byRung)
   const at = describedAt(whole)
   return {
     rungs: whole.ladder.map(({ id, name, beside, props }, i) => ({

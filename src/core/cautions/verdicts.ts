@@ -139,24 +139,21 @@ export function askedOf(
 /** The id of the one form of a card that has no ladder. */
 export const ONLY_RUNG = 'as-described'
 
+const ONE_RUNG: Card['ladder'] = [
+  {
+    id: ONLY_RUNG,
+    name: '',
+    reference: true,
+    props: [],
+    steps: { replace: [], add: [], omit: [] },
+    upWhen: [],
+    downWhen: [],
+  },
+]
+
 /** A card with no ladder has one rung: the form that it describes. */
-export const withOneRung = (card: Card): Card =>
-  card.ladder.length > 0
-    ? card
-    : {
-        ...card,
-        ladder: [
-          {
-            id: ONLY_RUNG,
-            name: '',
-            reference: true,
-            props: [],
-            steps: { replace: [], add: [], omit: [] },
-            upWhen: [],
-            downWhen: [],
-          },
-        ],
-      }
+export const withOneRung = <Of extends Pick<Card, 'ladder'>>(card: Of): Of =>
+  card.ladder.length > 0 ? card : { ...card, ladder: ONE_RUNG }
 
 const once = (all: string[]) => [...new Set(all)]
 

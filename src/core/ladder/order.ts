@@ -16,7 +16,7 @@ import {
   mirroredFigure,
   solved,
 } from '../figure'
-import { LADDER, RULE_WORDS } from '../language'
+import { LADDER, rememberWith, RULE_WORDS } from '../language'
 import { apart } from '../reading'
 import { plainText } from '../sides'
 import { type Demand, demandOf, demandsOf, heldSeconds, type RungDemand } from './demand'
@@ -47,24 +47,14 @@ interface Rated extends RungDemand {
 }
 
 /** The rungs of the climb, from the bottom up; what stands beside it is left out. */
-function climb(card: Card, school: School): Rated[] {
-  const before = climbed.get(card)
-  if (before?.school === school) return before.rungs
-  const rungs = rated(card, school)
-  climbed.set(card, { school, rungs })
-  return rungs
-}
-/** All rules about one state of a card look at the same climb. */
-const climbed = new WeakMap<Card, { school: School; rungs: Rated[] }>()
-
-function rated(card: Card, school: School): Rated[] {
+const climb = rememberWith((card: Card, school: School): Rated[] => {
   const options = { language: card.language }
   return demandsOf(card, school).flatMap((each, index): Rated[] => {
     const rung = card.ladder[index]!
     if (rung.beside) return []
     return [{ ...each, index, rung, name: plainText(rung.name, options) || rung.id }]
   })
-}
+})
 
 const known = (rungs: readonly Rated[]): (Rated & { demand: Demand })[] =>
   rungs.filter((each): each is Rated & { demand: Demand } => each.sure && each.demand !== null)

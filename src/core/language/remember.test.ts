@@ -1,4 +1,4 @@
-import { remember, rememberIn, rememberOf } from './remember'
+import { remember, rememberIn, rememberOf, rememberWith } from './remember'
 
 describe('what was worked out about a line', () => {
   test('is kept, whatever it was', () => {
@@ -101,5 +101,37 @@ describe('what was worked out about a thing', () => {
     expect(() => once(thing)).toThrow('not yet')
     fails = false
     expect(once(thing)).toBe('a')
+  })
+})
+
+describe('what was worked out about something and all that it hangs on', () => {
+  test('is kept until one of them is another', () => {
+    const asked: string[] = []
+    const told = rememberWith(({ name }: { name: string }, ...by: unknown[]) => {
+      asked.push(name)
+      return [name, ...by].join(' ')
+    })
+    const [a, b] = [{ name: 'a' }, { name: 'b' }]
+    const calls: [{ name: string }, ...unknown[]][] = [
+      [a, 1, undefined],
+      [b, 1, undefined],
+      [a, 1, undefined],
+      [a, 2, undefined],
+      [b, 1, undefined],
+      [a, 2, 'x'],
+      [a, 2, 'x'],
+    ]
+    expect(calls.map(([of, ...by]) => told(of, ...by))).toEqual(
+      calls.map(([{ name }, ...by]) => [name, ...by].join(' '))
+    )
+    expect(asked).toEqual(['a', 'b', 'a', 'a'])
+  })
+
+  test('is never that of fewer or more of them', () => {
+    const count = rememberWith((_: object, ...by: unknown[]) => by.length)
+    const of = {}
+    expect([[1], [1, 2], [1], [], [undefined]].map((by) => count(of, ...by))).toEqual([
+      1, 2, 1, 0, 1,
+    ])
   })
 })

@@ -37,3 +37,22 @@ export function rememberOf<K extends object, T>(work: (of: K) => T): (of: K) => 
     return value
   }
 }
+
+/**
+ * As `rememberOf`, of something and all else that it was worked out from: kept until one of them
+ * is another.
+ * @example const found = rememberWith((line: Line, base: string) => claimsOf(line, base))
+ */
+export function rememberWith<K extends object, By extends readonly unknown[], T>(
+  work: (of: K, ...by: By) => T
+): (of: K, ...by: By) => T {
+  const known = new WeakMap<K, { by: By; value: T }>()
+  return (of, ...by) => {
+    const before = known.get(of)
+    if (before?.by.length === by.length && before.by.every((each, i) => each === by[i]))
+      return before.value
+    const value = work(of, ...by)
+    known.set(of, { by, value })
+    return value
+  }
+}

@@ -14,7 +14,7 @@ import {
   USUAL_STATURE,
   type Vec,
 } from '../figure'
-import { type Instruction, readerOf, rememberOf } from '../language'
+import { type Instruction, rememberOf, rememberWith } from '../language'
 import { apply, type Done } from './moves/apply'
 import * as legs from './moves/legs'
 import {
@@ -29,7 +29,7 @@ import {
   takeStart,
   touches,
 } from './moves/stance'
-import { readCard, type ReadLine } from './readLine'
+import { isStep, readCard, type ReadLine, startIn } from './readLine'
 
 /** One form of a card as its words move it, before a body is found for it. */
 export interface Form {
@@ -144,7 +144,7 @@ export function startStance(
   lead: Side | null,
   mirrored = false
 ): { stance: Stance; did: Done[]; start: string } | null {
-  const told = readerOf(language)?.start(text)
+  const told = startIn(text, language)
   if (!told) return null
   const s = stanceOf(startFigure('standing')!, lead)
   begin(s, told.start, instructions)
@@ -218,6 +218,19 @@ const sidesIn = ({ side, ways, places }: Instruction) => {
 
 const sidesOf = rememberOf((all: readonly Instruction[]) => all.map(sidesIn).join())
 
+const MOST_STANCES = 1000
+const stances = new Map<string, Stance>()
+
+/** One stance for all that are alike, so that what comes after a line serves again while it is typed. */
+function oneOf(s: Stance): Stance {
+  const spelled = JSON.stringify({ ...s, body: undefined })
+  const before = stances.get(spelled)
+  if (before) return before
+  if (stances.size >= MOST_STANCES) stances.clear()
+  stances.set(spelled, s)
+  return s
+}
+
 /** Does a line on a stance. What was done before, on the same stance, is not done again. */
 function go(from: Stance, text: string, instructions: readonly Instruction[]): Reached {
   const lines = reached.get(from) ?? new Map<string, Map<string, Reached>>()
@@ -237,18 +250,18 @@ function go(from: Stance, text: string, instructions: readonly Instruction[]): R
     return what
   })
   if (lines.size >= MOST_KEPT) lines.clear()
-  const now = { stance: s, did, idle }
+  const now = { stance: s === from ? s : oneOf(s), did, idle }
   lines.set(text, known.set(key, now))
   return now
 }
 
+const acrossOf = rememberOf(mirroredFigure)
+const mirroredLine = rememberOf((all: readonly Instruction[]) => all.map(mirroredInstruction))
+const asRead = ({ instructions }: ReadLine, turned: boolean) =>
+  turned ? mirroredLine(instructions) : instructions
+
 /** Where a card begins, by its set-up; the same set-up begins with the same stance. */
-function beginOf(
-  card: Card,
-  lines: readonly ReadLine[],
-  asRead: (line: ReadLine) => Instruction[],
-  turned: boolean
-) {
+function beginOf(card: Card, lines: readonly ReadLine[], turned: boolean) {
   const place = lines.find(({ where }) => where === 'setUp.place')
   const note = lines.find(({ where }) => where === 'setUp.note')
   const own: Side | null = card.sides === 'sided' ? 'right' : null
@@ -263,10 +276,12 @@ function beginOf(
   ])
   const before = starts.get(key)
   if (before) return before
-  const begun = place ? startStance(place.text, card.language, asRead(place), own, turned) : null
+  const begun = place
+    ? startStance(place.text, card.language, asRead(place, turned), own, turned)
+    : null
   const s = begun?.stance ?? stanceOf(startFigure(OF_BASE[card.base])!, own)
   if (!begun && card.base === 'side-lying') takeStart(s, 'side-lying', false)
-  if (note) for (const n of asRead(note)) if (byNote(n)) apply(s, n)
+  if (note) for (const n of asRead(note, turned)) if (byNote(n)) apply(s, n)
   if (starts.size >= MOST_KEPT) starts.clear()
   const now = { stance: s, did: begun?.did ?? [], known: begun !== null }
   starts.set(key, now)
@@ -287,19 +302,46 @@ function stanceKept(figure: Figure, { lead, acrossMat }: Stance): Stance {
   return now
 }
 
-const acrossOf = rememberOf(mirroredFigure)
-const mirroredLine = rememberOf((all: readonly Instruction[]) => all.map(mirroredInstruction))
-
-/** The lines of the steps of a card, with the ids of the steps. */
-const stepLines = rememberOf((card: Card) =>
-  readCard(card).flatMap((line) => {
-    const step = /^(enter|otherWay|exit)\[(\d+)\]\.text$/.exec(line.where)
-    if (!step) return []
-    const { id } = card[step[1] as 'enter' | 'otherWay' | 'exit'][Number(step[2])]!
-    return [{ line, id }]
-  })
-)
+/** Where the figure of a line stands that the trainer keeps. */
+const figureAt = rememberOf(({ where }: ReadLine) => where.replace(/\.text$/, '.figure'))
 const figureOnce = rememberOf(figureOf)
+
+const asLed = (figure: Figure, turned: boolean) => (turned ? acrossOf(figure) : figure)
+
+/** The form of a stance, or the one that the trainer keeps there; the words go on from what is kept. */
+function reachedForm(
+  stance: Stance,
+  keeps: Figure | undefined,
+  turned: boolean,
+  { id, where, did, idle }: Omit<Form, 'figure' | 'kept' | 'sure'>,
+  known: boolean
+): { stance: Stance; form: Form } {
+  const now = keeps ? stanceKept(asLed(keeps, turned), stance) : stance
+  const form = {
+    id,
+    where,
+    get figure() {
+      return keeps ?? asLed(figureOnce(now), turned)
+    },
+    did,
+    sure: known && !did.includes('unsure'),
+    kept: keeps !== undefined,
+    idle,
+  }
+  return { stance: now, form }
+}
+
+/** What a step makes of a stance, and the form that it leads to: the same one as long as both are. */
+const stepsFrom = () =>
+  rememberWith((line: ReadLine, from: Stance, keeps: Figure | undefined, turned: boolean) => {
+    const { where, text, instructions } = line
+    const { stance, did, idle } = go(from, text, asRead(line, turned))
+    const told = { id: `step ${line.id}`, where, did, idle: idle.map((i) => instructions[i]!) }
+    return reachedForm(stance, keeps, turned, told, did.length > 0)
+  })
+/** A card is drafted in turns with what is kept and without: each keeps its own. */
+const keptFrom = stepsFrom()
+const wordsFrom = stepsFrom()
 
 /**
  * The chain of forms that the words of a card make: start, each step in, each step of the other
@@ -312,49 +354,18 @@ export function formsOf(
 ): Form[] {
   const lines = readCard(card)
   const place = lines.find(({ where }) => where === 'setUp.place')
-  const told = place ? readerOf(card.language)?.start(place.text) : null
+  const told = place ? startIn(place.text, card.language) : null
   // Led from the right, always; the other is its mirror.
   const turned = leadOf(card, lines, told?.side ?? null) === 'left'
-  const asRead = ({ instructions }: ReadLine) =>
-    turned ? mirroredLine(instructions) : instructions
-  const asLed = (figure: Figure) => (turned ? acrossOf(figure) : figure)
   const kept = asKept ? keptForms(card) : new Map<string, Figure>()
-  const begun = beginOf(card, lines, asRead, turned)
-  let s = begun.stance
-  const found: Form[] = []
-  const push = (
-    id: string,
-    where: string,
-    did: Done[],
-    sure: boolean,
-    idle: Instruction[] = []
-  ) => {
-    const keeps = kept.get(where.replace(/\.(?:place|text)$/, '.figure'))
-    if (keeps) s = stanceKept(asLed(keeps), s)
-    const now = s
-    found.push({
-      id,
-      where,
-      get figure() {
-        return keeps ?? asLed(figureOnce(now))
-      },
-      did,
-      sure,
-      kept: keeps !== undefined,
-      idle,
-    })
-  }
-  push('start', 'setUp.place', begun.did, begun.known && !begun.did.includes('unsure'))
-  for (const { line, id } of stepLines(card)) {
-    const { stance, did, idle } = go(s, line.text, asRead(line))
-    s = stance
-    push(
-      `step ${id}`,
-      line.where,
-      did,
-      did.length > 0 && !did.includes('unsure'),
-      idle.map((i) => line.instructions[i]!)
-    )
+  const begun = beginOf(card, lines, turned)
+  const start = { id: 'start', where: 'setUp.place', did: begun.did, idle: [] }
+  let now = reachedForm(begun.stance, kept.get('setUp.figure'), turned, start, begun.known)
+  const found = [now.form]
+  const step = asKept ? keptFrom : wordsFrom
+  for (const line of lines.filter(isStep)) {
+    now = step(line, now.stance, kept.get(figureAt(line)), turned)
+    found.push(now.form)
   }
   return found
 }

@@ -7,8 +7,9 @@ import {
   readerOf,
   rememberIn,
   rememberOf,
+  rememberWith,
 } from '../language'
-import { sidedLines } from '../sides'
+import { type SidedLine, sidedLines } from '../sides'
 import { knownOf, NOTHING_KNOWN, settledAfter } from './settle'
 
 const NOT_READ: LineRead = { instructions: [], notUnderstood: [] }
@@ -35,20 +36,46 @@ export const propsIn = rememberIn(
   (text, language): readonly string[] => readerOf(language)?.props(text) ?? []
 )
 
+/** The position that a set-up line begins in, worked out once. */
+export const startIn = rememberIn((text, language) => readerOf(language)?.start(text) ?? null)
+
 /** A line of a card with what was read in it. */
 export interface ReadLine extends LineRead {
   /** Path of its text on the card. */
   where: string
   text: string
   field: string
+  /** Id of the step or the cue whose text it is. */
+  id?: string
 }
 
 /** Whether a line is that of a step. */
-export const isStep = ({ where }: ReadLine): boolean =>
-  stepLists().some(({ list }) => where.startsWith(`${list}[`))
+export const isStep = ({ field }: ReadLine): boolean =>
+  stepLists().some(({ list }) => list === field)
 
-/** The fields whose lines move the body, in the order of the work. */
-const MOVING = ['enter', 'alignment', 'otherWay', 'exit']
+/** Where the lines that are read stand, in the order of the work. */
+const PLACES = [
+  /^setUp\.place$/,
+  /^setUp\.note$/,
+  /^enter\[\d+\]\.text$/,
+  /^alignment\[\d+\]\.text$/,
+  /^otherWay\[\d+\]\.text$/,
+  /^exit\[\d+\]\.text$/,
+]
+/** Which of them a line stands at; -1 for one that is not read. */
+const placeOf = rememberOf(({ where }: SidedLine) => PLACES.findIndex((place) => place.test(where)))
+
+/** A line with what it means after what came before: the same one as long as that is. */
+const lineOf = rememberWith(
+  (
+    { where, text, field, owner }: SidedLine,
+    { instructions: _, ...rest }: LineRead,
+    instructions: Instruction[]
+  ): ReadLine => {
+    const { id } = owner.value as { id?: string }
+    return { where, text, field, id, ...rest, instructions }
+  }
+)
 
 /**
  * The set-up, the steps and the cues of a card, read in order: relative words are settled by
@@ -56,23 +83,17 @@ const MOVING = ['enter', 'alignment', 'otherWay', 'exit']
  */
 export const readCard = rememberOf((card: Card): readonly ReadLine[] => {
   let known = knownOf(card)
-  const own = sidedLines(card).filter(
-    ({ owner }) => owner.of === 'step' || owner.of === 'cue' || owner.of === 'setUp'
-  )
-  const of = (field: string, where: RegExp) =>
-    own
-      .filter((line) => line.field === field && where.test(line.where))
-      .map(({ where: path, text }) => {
-        const { instructions, ...rest } = read(text, card.language)
-        const { settled, after, afterCue } = settledAfter(known)(instructions)
-        known = field === 'alignment' ? afterCue : after
-        return { where: path, text, field, ...rest, instructions: settled }
-      })
-  return [
-    ...of('setUp', /^setUp\.place$/),
-    ...of('setUp', /^setUp\.note$/),
-    ...MOVING.flatMap((field) => of(field, new RegExp(`^${field}\\[\\d+\\]\\.text$`))),
-  ]
+  const byPlace = PLACES.map((): SidedLine[] => [])
+  for (const line of sidedLines(card)) {
+    const place = placeOf(line)
+    if (place >= 0) byPlace[place]!.push(line)
+  }
+  return byPlace.flat().map((line) => {
+    const told = read(line.text, card.language)
+    const { settled, after, afterCue } = settledAfter(known)(told.instructions)
+    known = line.field === 'alignment' ? afterCue : after
+    return lineOf(line, told, settled)
+  })
 })
 
 /** How a relative word is said. */

@@ -253,10 +253,11 @@ const notListed = (where: string, prop: string, path: string, list: readonly str
 function rungPropsNamed(card: Card): Found[] {
   const props = propsOf(card)
   const { setUp } = card
+  const lines = sidedLines(card).filter(({ field }) => field === 'ladder')
   return card.ladder.flatMap((rung, i) => {
     const own = rung.props.length > 0 ? rung.props : setUp.props
     const have = new Set([...own, setUp.place].flatMap(props))
-    return sidedLines(card).flatMap(({ where, text }) => {
+    return lines.flatMap(({ where, text }) => {
       if (!where.startsWith(`ladder[${i}].steps.`) && !where.startsWith(`ladder[${i}].cues.`))
         return []
       return props(text).flatMap((prop) => {

@@ -9,7 +9,7 @@ import {
   type Rule,
   type Side,
 } from '../card'
-import { type Lexicon, packOf, type RelativeKind, type SideWord } from '../language'
+import { type Lexicon, packOf, type RelativeKind, rememberWith, type SideWord } from '../language'
 import { quick } from './quick'
 import {
   mistakeSlips,
@@ -23,36 +23,40 @@ import {
 } from './slips'
 import { type SidedLine, sidedLines } from './sidedLines'
 
-function unsureWords(card: Card, lexicon: Lexicon): Found[] {
-  return sidedLines(card).flatMap(({ where, text }) =>
-    lexicon.find(text).flatMap((word) => {
-      if (word.role !== 'unsure') return []
+type Check = (card: Card, lexicon: Lexicon) => Found[]
+
+/** What is found line by line: in a line that stays as it is, it is found once. */
+function inLines(check: (line: SidedLine, lexicon: Lexicon) => Found[]): Check {
+  const found = rememberWith(check)
+  return (card, lexicon) => sidedLines(card).flatMap((line) => found(line, lexicon))
+}
+
+const unsureWords = inLines(({ where, text }, lexicon) =>
+  lexicon.find(text).flatMap((word) => {
+    if (word.role !== 'unsure') return []
+    const written = wordIn(text, word)
+    return {
+      where,
+      message: SAY.sides.unsure(written, word.other),
+    }
+  })
+)
+
+const suspects = inLines(({ where, text, place, condition }, lexicon) =>
+  lexicon
+    .suspects(text, { place, ...(condition === undefined ? {} : { condition }) })
+    .map(({ word, why }) => {
       const written = wordIn(text, word)
       return {
         where,
-        message: SAY.sides.unsure(written, word.other),
+        message: SAY.sides.suspect(written, word.other, why),
+        fix: {
+          label: SAY.sides.fix(written),
+          patches: [{ path: where, value: withWord(text, word, `{${written}}`) }],
+        },
       }
     })
-  )
-}
-
-function suspects(card: Card, lexicon: Lexicon): Found[] {
-  return sidedLines(card).flatMap(({ where, text, place, condition }) =>
-    lexicon
-      .suspects(text, { place, ...(condition === undefined ? {} : { condition }) })
-      .map(({ word, why }) => {
-        const written = wordIn(text, word)
-        return {
-          where,
-          message: SAY.sides.suspect(written, word.other, why),
-          fix: {
-            label: SAY.sides.fix(written),
-            patches: [{ path: where, value: withWord(text, word, `{${written}}`) }],
-          },
-        }
-      })
-  )
-}
+)
 
 /** Where a limb crosses the other way without a side word, and nothing on the card tells so. */
 function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
@@ -89,45 +93,41 @@ function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
 /** The sides that the part which says a line is marked for; null when it cannot be marked. */
 const onOf = ({ owner }: SidedLine) => (owner.value as { on?: On }).on ?? null
 
-function oneSidedCues(card: Card, lexicon: Lexicon): Found[] {
-  return sidedLines(card).flatMap((line) => {
-    const { where, text, owner } = line
-    const only = lexicon.onlyOneSide(text)
-    if (!only || onOf(line) !== 'both') return []
-    return [
-      {
-        where,
-        message: SAY.sides.oneSidedCue(only.words),
-        fix: {
-          label: SAY.sides.markOn(LABELS.on[only.on]),
-          patches: [{ path: `${owner.path}.on`, value: only.on }],
-        },
+const oneSidedCues = inLines((line, lexicon) => {
+  const { where, text, owner } = line
+  const only = lexicon.onlyOneSide(text)
+  if (!only || onOf(line) !== 'both') return []
+  return [
+    {
+      where,
+      message: SAY.sides.oneSidedCue(only.words),
+      fix: {
+        label: SAY.sides.markOn(LABELS.on[only.on]),
+        patches: [{ path: `${owner.path}.on`, value: only.on }],
       },
-    ]
-  })
-}
+    },
+  ]
+})
 
-function oneSidedForms(card: Card, lexicon: Lexicon): Found[] {
-  return sidedLines(card).flatMap((line) => {
-    const { where, text } = line
-    const counts = lexicon.unequalCounts(text)
-    if (counts)
-      return [
-        {
-          where,
-          message: SAY.sides.counts(counts),
-        },
-      ]
-    const only = lexicon.onlyOneSide(text)
-    if (!only || onOf(line)) return []
+const oneSidedForms = inLines((line, lexicon) => {
+  const { where, text } = line
+  const counts = lexicon.unequalCounts(text)
+  if (counts)
     return [
       {
         where,
-        message: SAY.sides.oneSidedForm(only.words),
+        message: SAY.sides.counts(counts),
       },
     ]
-  })
-}
+  const only = lexicon.onlyOneSide(text)
+  if (!only || onOf(line)) return []
+  return [
+    {
+      where,
+      message: SAY.sides.oneSidedForm(only.words),
+    },
+  ]
+})
 
 const NOTHING_YET: Record<RelativeKind, string> = {
   'front-back': SAY.sides.noFoot,
@@ -178,14 +178,15 @@ interface Hint {
 
 const LED = /^(?:enter|alignment|mistakes\[\d+\]\.say|ladder\[\d+\]\.steps)/
 
-function leadHints(card: Card, lexicon: Lexicon): Hint[] {
-  if (!card.sideNamedBy) return []
-  return sidedLines(card).flatMap(({ where, text }) =>
-    LED.test(where)
-      ? lexicon.leadHints(text, card.sideNamedBy).map((hint) => ({ where, text, ...hint }))
-      : []
-  )
-}
+const hintsIn = rememberWith(
+  ({ where, text }: SidedLine, lexicon: Lexicon, named: string): readonly Hint[] =>
+    LED.test(where) ? lexicon.leadHints(text, named).map((hint) => ({ where, text, ...hint })) : []
+)
+
+const leadHints = (card: Card, lexicon: Lexicon): Hint[] =>
+  card.sideNamedBy
+    ? sidedLines(card).flatMap((line) => hintsIn(line, lexicon, card.sideNamedBy))
+    : []
 
 /** Which side the wording of a card leads, by most of what it says; null when it does not tell. */
 function ledByText(card: Card, hints: readonly Hint[]): Side | null {
@@ -229,13 +230,11 @@ function slips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
 }
 
 /** Braces that hold no side word: they fix nothing, and are read aloud as they stand. */
-function emptyBraces(card: Card, lexicon: Lexicon): Found[] {
-  return sidedLines(card).flatMap(({ where, text }) =>
-    [...text.matchAll(/\{([^{}]*)\}/g)].flatMap(([whole, inside]) =>
-      lexicon.find(inside!).length > 0 ? [] : [{ where, message: SAY.sides.emptyBraces(whole) }]
-    )
+const emptyBraces = inLines(({ where, text }, lexicon) =>
+  [...text.matchAll(/\{([^{}]*)\}/g)].flatMap(([whole, inside]) =>
+    lexicon.find(inside!).length > 0 ? [] : [{ where, message: SAY.sides.emptyBraces(whole) }]
   )
-}
+)
 
 /** On a card with one form: one side named, and the other nowhere near. */
 function loneSides(card: Card, lexicon: Lexicon): Found[] {
@@ -254,8 +253,6 @@ function loneSides(card: Card, lexicon: Lexicon): Found[] {
       : [{ where: line.where, message: SAY.sides.lone(wordIn(line.text, word), word.other) }]
   })
 }
-
-type Check = (card: Card, lexicon: Lexicon) => Found[]
 
 /** A rule about cards of one kind, in the words of the card's language. */
 const onCards =

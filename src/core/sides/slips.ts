@@ -1,5 +1,12 @@
-import { type Card, type Found, otherSide, type Side, valueAt } from '../card'
-import { type Lexicon, SAY, type SideRole, type SideWord } from '../language'
+import { type Card, type Cue, type Found, otherSide, type Side, valueAt } from '../card'
+import {
+  type Lexicon,
+  type Pose,
+  rememberWith,
+  SAY,
+  type SideRole,
+  type SideWord,
+} from '../language'
 import { type SidedLine, sidedLines } from './sidedLines'
 
 /** The side that has a role, told by something else than the words. */
@@ -60,31 +67,36 @@ interface Settled {
 
 const CHECKED = /^(?:setUp|enter|exit|alignment|mistakes|ladder|assists|otherWay)/
 
-function claimsOn(
-  card: Card,
-  lexicon: Lexicon,
-  lines: readonly SidedLine[],
-  lead: SideRole | null
-) {
-  const follows = FOLLOWS[card.spine] ?? {}
-  return lines.flatMap((line): Claim[] =>
-    lexicon.claims(line.text, line).flatMap(({ role, word, side, limb }): Claim[] => {
+const claimsIn = rememberWith(
+  (
+    line: SidedLine,
+    lexicon: Lexicon,
+    spine: Card['spine'],
+    base: Card['base'],
+    lead: SideRole | null
+  ): readonly Claim[] => {
+    if (!CHECKED.test(line.where)) return []
+    const follows = FOLLOWS[spine] ?? {}
+    return lexicon.claims(line.text, line).flatMap(({ role, word, side, limb }): Claim[] => {
       if (LEADING_ONLY.has(role) && lead !== 'front') return []
       const votes: Vote[] = []
       const other = across[role]
       const same = alike[role]
       if (other) votes.push({ anchor: other, side: otherSide(side) })
       else votes.push({ anchor: limb ? `moves ${limb}` : (same ?? role), side })
-      const follow = role === 'lies' && card.base !== 'side-lying' ? undefined : follows[role]
+      const follow = role === 'lies' && base !== 'side-lying' ? undefined : follows[role]
       if (follow)
         votes.push({ anchor: follow[0], side: follow[1] === 'same' ? side : otherSide(side) })
       return [{ line, word, role, votes }]
     })
-  )
-}
+  }
+)
 
 const LEAD_VOTES = 2
 const FIGURE_VOTES = 3
+
+/** The votes for a role by side, with the side that was told first and what told each side first. */
+type Counted = Record<Side, number> & { begun: Side; first: Partial<Record<Side, Settled['by']>> }
 
 /** Which side has each role, by what the figure shows, the lead, and most of the words. */
 function settle(
@@ -93,15 +105,12 @@ function settle(
   truths: Truths,
   claims: readonly Claim[]
 ): Map<Anchor, Settled> {
-  const count = new Map<Anchor, Record<Side, number>>()
-  const first = new Map<string, Settled['by']>()
-  const begun = new Map<Anchor, Side>()
+  const count = new Map<Anchor, Counted>()
   const add = (anchor: Anchor, side: Side, votes: number, by: Settled['by']) => {
-    const now = count.get(anchor) ?? { left: 0, right: 0 }
+    const now = count.get(anchor) ?? { left: 0, right: 0, begun: side, first: {} }
     now[side] += votes
+    now.first[side] ??= by
     count.set(anchor, now)
-    if (!first.has(`${anchor} ${side}`)) first.set(`${anchor} ${side}`, by)
-    if (!begun.has(anchor)) begun.set(anchor, side)
   }
   for (const [role, side] of Object.entries(truths) as [SideRole, Side][])
     // In front, the figure tells less than the name of the side: feet apart turn.
@@ -117,8 +126,8 @@ function settle(
   for (const [anchor, votes] of count) {
     // Of two that are told as often, the one that is told first.
     const side: Side =
-      votes.left === votes.right ? begun.get(anchor)! : votes.left > votes.right ? 'left' : 'right'
-    const by = first.get(`${anchor} ${side}`)!
+      votes.left === votes.right ? votes.begun : votes.left > votes.right ? 'left' : 'right'
+    const by = votes.first[side]!
     const inExit = typeof by === 'object' && by.line.place === 'exit'
     settled.set(anchor, { anchor, side, votes: votes[side], inExit, by })
   }
@@ -174,14 +183,12 @@ function told({ line, word }: Claim, { anchor, side, by }: Settled): Found {
 /** Lines whose side word goes against the rest of the card, its lead or its figure. */
 export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
   const lead = lexicon.namedRole(card.sideNamedBy)
-  const lines = sidedLines(card).filter(({ where }) => CHECKED.test(where))
   const found: Found[] = []
+  const all = sidedLines(card).flatMap((line) =>
+    claimsIn(line, lexicon, card.spine, card.base, lead)
+  )
   // The other way of a twist turns the trunk, not the legs.
-  const [there, way] = [
-    lines.filter(({ field }) => field !== 'otherWay'),
-    lines.filter(({ field }) => field === 'otherWay'),
-  ]
-  const claims = claimsOn(card, lexicon, there, lead)
+  const claims = all.filter(({ line }) => line.field !== 'otherWay')
   const settled = settle(card, lead, truths, claims)
   for (const claim of claims) {
     const known = against(claim, settled, claims)
@@ -189,10 +196,12 @@ export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[]
   }
   const turn = settled.get('turn')
   if (turn) {
-    const turned = claimsOn(card, lexicon, way, lead).map((claim) => ({
-      ...claim,
-      votes: claim.votes.filter(({ anchor }) => anchor === 'turn'),
-    }))
+    const turned = all
+      .filter(({ line }) => line.field === 'otherWay')
+      .map((claim) => ({
+        ...claim,
+        votes: claim.votes.filter(({ anchor }) => anchor === 'turn'),
+      }))
     const back = new Map<Anchor, Settled>([['turn', { ...turn, side: otherSide(turn.side) }]])
     for (const claim of turned) {
       const known = against(claim, back, turned)
@@ -232,17 +241,23 @@ function cueSlip(
  */
 export function mistakeSlips(card: Card, lexicon: Lexicon): Found[] {
   return card.mistakes.flatMap((mistake, i) => {
-    const cue = card.alignment.find(({ id }) => id === mistake.cue)
-    if (!cue) return []
+    const at = card.alignment.findIndex(({ id }) => id === mistake.cue)
+    return at < 0 ? [] : slipsOfMistake(mistake, i, card.alignment[at]!, at, lexicon)
+  })
+}
+
+const slipsOfMistake = rememberWith(
+  (
+    mistake: Card['mistakes'][number],
+    i: number,
+    cue: Cue,
+    at: number,
+    lexicon: Lexicon
+  ): readonly Found[] => {
     const wrong = cueSlip(cue.text, mistake, lexicon)
     if (wrong)
       return [
-        slipOf(
-          `alignment[${card.alignment.indexOf(cue)}].text`,
-          cue.text,
-          wrong,
-          SAY.sides.saidElsewhere(mistake.seen)
-        ),
+        slipOf(`alignment[${at}].text`, cue.text, wrong, SAY.sides.saidElsewhere(mistake.seen)),
       ]
     return (['seen', 'why', 'say'] as const).flatMap((key) =>
       lexicon.limbs(mistake[key]).flatMap(({ word, place }): Found[] => {
@@ -263,13 +278,13 @@ export function mistakeSlips(card: Card, lexicon: Lexicon): Found[] {
         return [slipOf(where, mistake[key], word, why)]
       })
     )
-  })
-}
+  }
+)
 
 /** Pairs of side words in a line that cannot both be right. */
-const broken = (text: string, card: Card, lexicon: Lexicon) =>
+const broken = (text: string, pose: Pose, lexicon: Lexicon) =>
   lexicon
-    .pairs(text, card)
+    .pairs(text, pose)
     .filter(({ must, words: [a, b] }) => (a.side === b.side) !== (must === 'same'))
 
 /**
@@ -300,13 +315,21 @@ export function wholeMend(slip: Found, card: Card, lexicon: Lexicon): Found {
 }
 
 /** Two side words of one line that cannot both be right. */
-export function pairSlips(card: Card, lexicon: Lexicon): Found[] {
-  // The other way of a twist leaves the legs as they are: an arm may come to the knee of its side.
-  const lines = sidedLines(card).filter(({ field }) => field !== 'otherWay')
-  return lines.flatMap(({ where, text }) =>
-    broken(text, card, lexicon).map(({ must, told: words }): Found => ({
-      where,
-      message: must === 'same' ? SAY.sides.pairSame(words) : SAY.sides.pairDiffers(words),
-    }))
-  )
-}
+export const pairSlips = (card: Card, lexicon: Lexicon): Found[] =>
+  sidedLines(card).flatMap((line) => pairSlipsIn(line, lexicon, card.base, card.spine))
+
+const pairSlipsIn = rememberWith(
+  (
+    { where, text, field }: SidedLine,
+    lexicon: Lexicon,
+    base: Card['base'],
+    spine: Card['spine']
+  ): readonly Found[] =>
+    // The other way of a twist leaves the legs as they are: an arm may come to the knee of its side.
+    field === 'otherWay'
+      ? []
+      : broken(text, { base, spine }, lexicon).map(({ must, told: words }) => ({
+          where,
+          message: must === 'same' ? SAY.sides.pairSame(words) : SAY.sides.pairDiffers(words),
+        }))
+)
