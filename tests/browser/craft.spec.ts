@@ -39,6 +39,27 @@ test('while a step is typed its breath, its time and what is wrong with it are t
   ).toBeVisible()
 })
 
+test('what is pressed stays under the finger while something is found in the lines above it', async ({
+  page,
+  request,
+}) => {
+  await openBench(page, await newCard(request, 'Pressed'))
+  await page.getByRole('button', { name: 'Add a step' }).first().click()
+  const add = page.getByRole('button', { name: 'Add a cue' })
+  await add.scrollIntoViewIfNeeded()
+  await page.mouse.move(0, 0)
+  await page.keyboard.type('Fold forward.')
+  const { x, y, width, height } = (await add.boundingBox())!
+  // On its edge: a little way and it is gone.
+  await page.mouse.move(x + width / 2, y + height - 2)
+  await page.mouse.down()
+  await page.waitForTimeout(700)
+  await page.mouse.up()
+  await page.keyboard.type('Press the left heel.')
+  await expect(field(page, 'alignment[0].text', 'left')).toHaveValue('Press the right heel.')
+  await expect(page.locator('[data-finding="breath/fold-on-out"]')).toBeVisible()
+})
+
 test('a curve pattern gives its work to the hollow side', async ({ page, request }) => {
   const id = await newCard(request, 'Uneven')
   await openBench(page, id)

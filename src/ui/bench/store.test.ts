@@ -2,6 +2,12 @@ import { valueAt } from '@/core/card'
 import { lunge, stepsOf } from '../../../tests/support/cards'
 import { changedFields, createBench, PAUSE_MS } from './store'
 
+/** What waits until a thing that is pressed is let go; null with nothing pressed. */
+let mockWaiting: (() => void)[] | null = null
+jest.mock('../shared/letGo', () => ({
+  whenLetGo: (work: () => void) => void (mockWaiting ? mockWaiting.push(work) : work()),
+}))
+
 /** The card on the bench: who hears of a change, when, and what an undo takes back. */
 
 const card = lunge({
@@ -31,6 +37,23 @@ describe('who follows', () => {
     expect(bench.quiet.getState().card).toBe(card)
     jest.advanceTimersByTime(1)
     expect(bench.drawn.getState().card).toBe(bench.getState().card)
+    expect(bench.quiet.getState().card).toBe(bench.getState().card)
+  })
+
+  test('while something is pressed the pause waits, and tells nothing of what was changed since', () => {
+    const bench = createBench(card)
+    mockWaiting = []
+    bench.type('enter[0].text', 'Stand t')
+    jest.advanceTimersByTime(PAUSE_MS)
+    expect(bench.quiet.getState().card).toBe(card)
+    bench.type('enter[0].text', 'Stand ta')
+    const waited = mockWaiting.splice(0)
+    expect(waited).toHaveLength(1)
+    waited[0]!()
+    expect(bench.quiet.getState().card).toBe(card)
+    mockWaiting = null
+    jest.advanceTimersByTime(PAUSE_MS)
+    expect(at(bench, 'enter[0].text')).toBe('Stand ta')
     expect(bench.quiet.getState().card).toBe(bench.getState().card)
   })
 

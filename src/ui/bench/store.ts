@@ -4,6 +4,7 @@ import { temporal, type TemporalState } from 'zundo'
 import { createContext, useContext, useMemo } from 'react'
 import { createStore, type StoreApi, useStore } from 'zustand'
 import { type Card, valueAt, withValue } from '@/core/card'
+import { whenLetGo } from '../shared/letGo'
 
 /** The fields of a card that are not as they were. */
 export function changedFields(before: Card | null, now: Card): Partial<Card> {
@@ -68,11 +69,13 @@ function followers(
       typed.clear()
       drawn.setState({ card })
     }
-    timer = setTimeout(() => {
+    const pause = () => {
+      if (bench.getState().card !== card) return
       typed.clear()
       drawn.setState({ card })
       quiet.setState({ card })
-    }, PAUSE_MS)
+    }
+    timer = setTimeout(() => whenLetGo(pause), PAUSE_MS)
   })
   return {
     drawn,

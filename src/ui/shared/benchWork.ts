@@ -1,6 +1,7 @@
 'use client'
 
 import type { BenchAnswer, BenchAsked, BenchJob, BenchTold, BenchWork } from '@/workers/bench'
+import { whenLetGo } from './letGo'
 
 /** Somebody who works jobs out beside the page. */
 export interface Worked<Job, Answer> {
@@ -37,9 +38,11 @@ function start(): Shared {
   const owed: Shared['owed'] = new Set()
   worker.onmessage = ({ data }: MessageEvent<BenchTold>) => {
     owed.delete(data.to)
-    const part = parts.get(data.to)
-    if ('failed' in data) part?.failed(data.failed)
-    else if ('answer' in data) part?.answer(data.answer as never)
+    whenLetGo(() => {
+      const part = parts.get(data.to)
+      if ('failed' in data) part?.failed(data.failed)
+      else if ('answer' in data) part?.answer(data.answer as never)
+    })
   }
   worker.onerror = (event) => {
     for (const { failed } of parts.values()) failed(event.message || 'the worker did not start')
