@@ -30,16 +30,6 @@ test('a card is kept whole, version after version', async () => {
   ])
 })
 
-test('a long body is packed in the quick way, and comes back whole', async () => {
-  const long = noted(`${'Stand tall. '.repeat(1000)}Rest.`)
-  await createCard(long, 'Ada')
-  const { rows } = await db().raw<{ rows: unknown[] }>(
-    'SELECT pg_column_compression(body) AS packed FROM card_versions'
-  )
-  expect(rows).toEqual([{ packed: 'lz4' }])
-  expect(await loadCard('tree')).toMatchObject({ card: long })
-})
-
 test('a second card of the same id is not taken in', async () => {
   await createCard(tree, 'Ada')
   expect(await createCard(noted('other'), 'Ben')).toBeNull()
