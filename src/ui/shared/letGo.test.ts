@@ -82,6 +82,21 @@ test('a press right after a release is waited for, too', () => {
   expect(done).toEqual(['a'])
 })
 
+test('what fails is told, and keeps nothing back that waits behind it', () => {
+  const told: unknown[] = []
+  Object.assign(globalThis, { reportError: (error: unknown) => told.push(error) })
+  does('pointerdown')
+  const fault = new Error('no room')
+  lib.whenLetGo(() => {
+    throw fault
+  })
+  asks('a')
+  does('pointerup')
+  jest.runOnlyPendingTimers()
+  expect([told, done]).toEqual([[fault], ['a']])
+  Reflect.deleteProperty(globalThis, 'reportError')
+})
+
 test('a page that is made on the server waits for nothing', () => {
   Reflect.deleteProperty(globalThis, 'window')
   jest.resetModules()

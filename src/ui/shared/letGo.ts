@@ -11,7 +11,13 @@ const waiting: (() => void)[] = []
 function letGo() {
   pressed?.abort()
   pressed = null
-  for (const work of waiting.splice(0)) work()
+  for (const work of waiting.splice(0))
+    try {
+      work()
+    } catch (error) {
+      // What waits behind it is somebody else's.
+      reportError(error)
+    }
 }
 
 function press({ clientX, clientY }: PointerEvent) {
