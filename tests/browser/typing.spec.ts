@@ -117,8 +117,9 @@ test('while letters come what lies out of sight is left out, and keeps its place
         height: document.documentElement.scrollHeight,
         top: document.querySelector(step)!.getBoundingClientRect().top,
       })
+    // At the window, after the page: a letter goes no further than to its field.
     for (const name of ['keydown', 'pointerdown', 'wheel'])
-      document.addEventListener(name, hear, { capture: true })
+      window.addEventListener(name, hear, { capture: true })
     Object.assign(window, { found })
   }, STEP)
   const found = (by: string) =>
@@ -138,6 +139,22 @@ test('while letters come what lies out of sight is left out, and keeps its place
   // To a pixel: a section’s own height is rounded when it is left out.
   expect(Math.abs(left.height - whole)).toBeLessThanOrEqual(1)
   expect(Math.abs(left.top - place)).toBeLessThan(1)
+  // And so are the rows out of sight of a section that is partly in sight.
+  const rows = await page.evaluate(() => {
+    const placeOf = (at: Element) => {
+      const { top, bottom } = at.getBoundingClientRect()
+      return bottom < 0 || top > innerHeight + 120 ? 'far' : top < innerHeight ? 'here' : 'beside'
+    }
+    return [...document.querySelectorAll('#enter [data-row], #alignment [data-row]')].map((row) => ({
+      place: placeOf(row),
+      section: placeOf(row.closest('section')!),
+      drawn: row.firstElementChild!.checkVisibility(),
+    }))
+  })
+  const cut = rows.filter(({ section, place: of }) => section === 'here' && of === 'far')
+  expect(cut.length).toBeGreaterThan(0)
+  expect(rows.filter(({ place: of, drawn }) => of === 'far' && drawn)).toEqual([])
+  expect(rows.filter(({ place: of, drawn }) => of === 'here' && !drawn)).toEqual([])
 
   await page.keyboard.press('Backspace')
   expect(await found('Backspace')).toMatchObject({ far: 'hidden', near: 'auto' })

@@ -228,3 +228,29 @@ test('a step with two things is mended by a step of its own', async ({ page, req
   )
   await expect(field(page, 'enter[1].text', 'right')).toHaveValue('Left arm up.')
 })
+
+test('what is understood of a line that is pointed at shows in every row, the last too', async ({
+  page,
+}) => {
+  await openBench(page, 'long-side-angle')
+  const rows = page.locator('#enter [data-row]')
+  await expect(draft(page, 1).first()).toBeVisible()
+  const count = await rows.count()
+  // Rows are laid out six by six.
+  for (const at of [2, 5, count - 1]) {
+    const row = rows.nth(at)
+    await row.scrollIntoViewIfNeeded()
+    const told = row.getByLabel('What was understood')
+    await expect(async () => {
+      await page.mouse.move(0, 0)
+      await expect(page.getByLabel('What was understood')).toHaveCount(0, { timeout: 1000 })
+      await row.locator('textarea').last().hover()
+      await expect(told).toBeVisible({ timeout: 1000 })
+      const { x, y, width, height } = (await told.boundingBox())!
+      const clip = { x, y, width, height }
+      const shown = await page.screenshot({ clip })
+      await told.evaluate((each) => Object.assign(each.style, { opacity: '0' }))
+      expect((await page.screenshot({ clip })).equals(shown)).toBe(false)
+    }).toPass()
+  }
+})

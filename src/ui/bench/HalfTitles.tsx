@@ -13,7 +13,7 @@ export function HalfTitles({ centre }: { centre: string }) {
   const first = useBench((state) => firstSideOf(state.card, school))
   const order = (side: Side) => (side === first ? 'first' : 'second')
   return (
-    <div className={`${classes.row} ${classes.titles}`}>
+    <div className={`${classes.row} ${classes.titles}`} data-block>
       <span />
       {sided && (
         <span className={`${classes.left} ${classes.leftTitle}`}>

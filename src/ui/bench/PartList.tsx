@@ -183,6 +183,7 @@ const PartRow = memo(function PartRow(props: PartRowProps) {
   const set = useCallback((next: object) => acts.set(index, next), [acts, index])
   return (
     <div
+      data-block
       data-part={index}
       data-row={id}
       className={`${classes.row} ${props.upward ? classes.rung : ''}`}

@@ -50,7 +50,7 @@ export const SidedLine = memo(function SidedLine({
     )
   const side = (of: 'left' | 'right') => <Fragment key={of}>{half(of)}</Fragment>
   return (
-    <div className={`${classes.row} ${across ? classes.across : ''}`}>
+    <div className={`${classes.row} ${across ? classes.across : ''}`} data-block>
       <span />
       {[
         // By keys, so that the half that is typed in stays itself when the other one appears.

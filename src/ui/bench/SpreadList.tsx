@@ -163,7 +163,7 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
     >
       <HalfTitles centre={centreTitle} />
       {drawn && (
-        <div className={classes.final}>
+        <div className={classes.final} data-block>
           {(sided ? (['left', 'right'] as const) : (['right'] as const)).map((side) => (
             <div key={side} className={classes[side]}>
               <DrawnForm side={side} />
@@ -173,7 +173,7 @@ export function SpreadList<T extends Item>({ kind, teach }: Props<T>) {
       )}
       {items.length === 0 && <p className={classes.teach}>{teach}</p>}
       {grouped(items).map((group, at) => (
-        <div key={at} data-group className={classes.group}>
+        <div key={at} data-block className={classes.group}>
           {group.map((item, within) => (
             <SpreadRow
               key={item.id}
@@ -251,7 +251,7 @@ const SpreadRow = memo(function SpreadRow(props: RowProps) {
       </div>
     )
   return (
-    <div className={classes.row} data-row={item.id}>
+    <div className={classes.row} data-block data-row={item.id}>
       <span data-grip className={classes.gripSlot} />
       {sided && half('left')}
       <div className={classes.centre}>

@@ -1,16 +1,32 @@
+import { keyOf } from './keys'
+
 /**
  * Events of typing that nothing outside a field listens to. The window gives them to the field
  * before anything else hears of them: at each letter every listener of the page would look at
  * them, and find nothing.
  */
-const OWN = ['input', 'beforeinput', 'textInput', 'keypress', 'keyup', 'selectionchange'] as const
+const OWN = [
+  'keydown',
+  'keypress',
+  'beforeinput',
+  'textInput',
+  'input',
+  'keyup',
+  'selectionchange',
+] as const
 
 const fields = new WeakMap<EventTarget, () => void>()
 let listening = false
 
+/** A key that does something besides writing a letter. */
+const acts = (event: Event) =>
+  event instanceof KeyboardEvent &&
+  event.type === 'keydown' &&
+  (event.key.length > 1 || event.altKey || event.ctrlKey || event.metaKey || keyOf(event) !== null)
+
 function hear(event: Event) {
   const typed = event.target && fields.get(event.target)
-  if (!typed) return
+  if (!typed || acts(event)) return
   event.stopPropagation()
   if (event.type === 'input') typed()
 }

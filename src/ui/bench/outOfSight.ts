@@ -1,7 +1,9 @@
 /** Without a letter for so long, in ms, the page is whole again. */
 const REST_MS = 1500
 /** What is left out as a whole: it keeps its size without its contents. */
-const BLOCKS = 'section[id], [data-group]'
+const BLOCKS = 'section[id], [data-block]'
+/** Below the window, in px: a line that gets shorter brings as much of what follows into sight. */
+const BELOW = 120
 
 /** A letter, or one that is taken back. */
 const isTyping = (event: KeyboardEvent) =>
@@ -19,22 +21,32 @@ const isTyping = (event: KeyboardEvent) =>
  * @returns how to stop
  */
 export function leaveOutOfSight(page: HTMLElement, className: string): () => void {
-  let left: Element[] | null = null
+  let left: HTMLElement[] | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
   function putBack() {
     clearTimeout(timer)
-    left?.forEach((block) => block.classList.remove(className))
+    for (const block of left ?? []) {
+      block.classList.remove(className)
+      block.style.height = ''
+    }
     left = null
   }
   function leaveOut() {
     clearTimeout(timer)
     timer = setTimeout(putBack, REST_MS)
     if (left) return
-    left = [...page.querySelectorAll(BLOCKS)].filter((block) => {
-      const { top, bottom } = block.getBoundingClientRect()
-      return bottom < 0 || top > innerHeight
-    })
-    left.forEach((block) => block.classList.add(className))
+    const out: { block: HTMLElement; height: number }[] = []
+    for (const block of page.querySelectorAll<HTMLElement>(BLOCKS)) {
+      // What is within one that is left out goes with it.
+      if (out.at(-1)?.block.contains(block)) continue
+      const { top, bottom, height } = block.getBoundingClientRect()
+      if (bottom < 0 || top > innerHeight + BELOW) out.push({ block, height })
+    }
+    for (const { block, height } of out) {
+      block.style.height = `${height}px`
+      block.classList.add(className)
+    }
+    left = out.map(({ block }) => block)
   }
   const done = new AbortController()
   const onWindow = { signal: done.signal, capture: true, passive: true }
