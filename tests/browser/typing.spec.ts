@@ -145,11 +145,13 @@ test('while letters come what lies out of sight is left out, and keeps its place
       const { top, bottom } = at.getBoundingClientRect()
       return bottom < 0 || top > innerHeight + 120 ? 'far' : top < innerHeight ? 'here' : 'beside'
     }
-    return [...document.querySelectorAll('#enter [data-row], #alignment [data-row]')].map((row) => ({
-      place: placeOf(row),
-      section: placeOf(row.closest('section')!),
-      drawn: row.firstElementChild!.checkVisibility(),
-    }))
+    return [...document.querySelectorAll('#enter [data-row], #alignment [data-row]')].map(
+      (row) => ({
+        place: placeOf(row),
+        section: placeOf(row.closest('section')!),
+        drawn: row.firstElementChild!.checkVisibility(),
+      })
+    )
   })
   const cut = rows.filter(({ section, place: of }) => section === 'here' && of === 'far')
   expect(cut.length).toBeGreaterThan(0)
