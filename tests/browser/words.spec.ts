@@ -247,6 +247,10 @@ test('what is understood of a line that is pointed at shows in every row, the la
       await row.locator('textarea').last().hover()
       await expect(told).toBeVisible({ timeout: 1000 })
       const { x, y, width, height } = (await told.boundingBox())!
+      // As a whole: what is beyond its list would be cut off.
+      const list = (await row.locator('xpath=ancestor::*[@aria-label="steps"]').boundingBox())!
+      expect(y).toBeGreaterThan(list.y)
+      expect(y + height).toBeLessThan(list.y + list.height)
       const clip = { x, y, width, height }
       const shown = await page.screenshot({ clip })
       await told.evaluate((each) => Object.assign(each.style, { opacity: '0' }))

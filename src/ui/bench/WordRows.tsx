@@ -43,7 +43,7 @@ export function WordRows({ list, ids, box }: Props) {
   const [here, setHere] = useState<{
     row: string
     side: Side | null
-    /** Only pointed at: then it lies over what is below, and moves nothing. */
+    /** Only pointed at: then it lies over what is beside it, and moves nothing. */
     hovered: boolean
   } | null>(null)
   const forms = useStore(words, (state) => state.forms)
@@ -156,7 +156,7 @@ export function WordRows({ list, ids, box }: Props) {
             words={words}
             where={`${list}[${ids.indexOf(here.row)}].text`}
             side={here.side}
-            over={here.hovered}
+            over={here.hovered ? (here.row === ids.at(-1) ? 'before' : 'after') : null}
           />
         </Slot>
       )}
@@ -251,7 +251,8 @@ function Understood({
   words: Words
   where: string
   side: Side | null
-  over: boolean
+  /** Lies over the row before or after, where it is only pointed at. */
+  over: 'before' | 'after' | null
 }) {
   const line = useStore(
     words,
@@ -262,7 +263,7 @@ function Understood({
   if (!line?.text) return null
   return (
     <p
-      className={`${classes.understood} ${over ? classes.over : ''}`}
+      className={`${classes.understood} ${over ? `${classes.over} ${classes[over]}` : ''}`}
       aria-label="What was understood"
     >
       {piecesOf(line).map(({ text, asks, unread }, i) => (
