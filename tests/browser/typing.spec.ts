@@ -161,6 +161,13 @@ test('while letters come what lies out of sight is left out, and keeps its place
   await page.keyboard.press('Backspace')
   expect(await found('Backspace')).toMatchObject({ far: 'hidden', near: 'auto' })
 
+  // A letter in place of all that is marked may take many lines out: the page is whole at once.
+  await page.keyboard.press('Control+a')
+  await page.keyboard.press('y')
+  expect(await found('y')).toMatchObject({ far: 'auto', near: 'auto' })
+  await page.keyboard.press('x')
+  expect(await found('x')).toMatchObject({ far: 'hidden', near: 'auto' })
+
   // Whatever else is done finds the page whole.
   for (const [letter, key, name] of [
     ['b', 'ArrowLeft', 'ArrowLeft'],

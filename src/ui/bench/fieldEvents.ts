@@ -1,4 +1,4 @@
-import { keyOf } from './keys'
+import { keyOf, writesLetter } from './keys'
 
 /**
  * Events of typing that nothing outside a field listens to. The window gives them to the field
@@ -22,7 +22,7 @@ let listening = false
 const acts = (event: Event) =>
   event instanceof KeyboardEvent &&
   event.type === 'keydown' &&
-  (event.key.length > 1 || event.altKey || event.ctrlKey || event.metaKey || keyOf(event) !== null)
+  (!writesLetter(event) || keyOf(event) !== null)
 
 function hear(event: Event) {
   const typed = event.target && fields.get(event.target)

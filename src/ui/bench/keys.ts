@@ -114,3 +114,10 @@ export function keyOf(event: KeyEvent): KeyAction | null {
   })
   return (found?.id as KeyAction | undefined) ?? null
 }
+
+/** A key by itself, or with Shift. */
+export const isAlone = (event: Pick<KeyEvent, 'altKey' | 'ctrlKey' | 'metaKey'>) =>
+  !event.ctrlKey && !event.metaKey && !event.altKey
+
+/** A key that writes a letter. */
+export const writesLetter = (event: KeyEvent) => event.key.length === 1 && isAlone(event)

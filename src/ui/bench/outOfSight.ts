@@ -1,3 +1,5 @@
+import { isAlone, writesLetter } from './keys'
+
 /** Without a letter for so long, in ms, the page is whole again. */
 const REST_MS = 1500
 /** What is left out as a whole: it keeps its size without its contents. */
@@ -5,13 +7,11 @@ const BLOCKS = 'section[id], [data-block]'
 /** Below the window, in px: a line that gets shorter brings as much of what follows into sight. */
 const BELOW = 120
 
-/** A letter, or one that is taken back. */
+/** A letter, or one that is taken back; what is marked and taken out may be many lines. */
 const isTyping = (event: KeyboardEvent) =>
-  (event.key.length === 1 || event.key === 'Backspace' || event.key === 'Delete') &&
-  !event.ctrlKey &&
-  !event.metaKey &&
-  !event.altKey &&
-  event.target instanceof HTMLTextAreaElement
+  event.target instanceof HTMLTextAreaElement &&
+  event.target.selectionStart === event.target.selectionEnd &&
+  (writesLetter(event) || (/^(?:Backspace|Delete)$/.test(event.key) && isAlone(event)))
 
 /**
  * While letters come into a page, what lies out of sight is left out of it: at each letter the
