@@ -23,7 +23,7 @@ const BUNDLES = {
     external: ['next'],
   },
   jobs: {
-    entry: 'src/server/jobs/jobs.ts',
+    entry: 'src/server/jobs/thread.ts',
     sources: ['src/core', 'src/server/jobs', 'src/server/print', 'src/server/archive.ts'],
     external: ['@react-pdf/renderer', 'pdf-lib', 'react'],
   },

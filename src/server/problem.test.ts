@@ -66,7 +66,7 @@ test('what was not thrown as an error is no riddle either', async () => {
 test('work that is too much, and a queue that is full, are told apart', async () => {
   expect(await told(problemOf(new JobError('time', 'plan', 40)))).toMatchObject({
     status: 422,
-    detail: 'This could not be done: it took longer than 40 seconds. The deck is as it was.',
+    detail: 'This could not be done: it took more than 40 seconds of work. The deck is as it was.',
   })
   expect((await told(problemOf(new JobError('queue', 'plan', 0)))).status).toBe(503)
 })

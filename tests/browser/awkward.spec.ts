@@ -82,7 +82,9 @@ test('awkward text in every field is shown as text, saved, printed and written t
   await expect(page.getByRole('link', { name: /^<script>/ }).first()).toBeVisible()
   expect(await page.title()).not.toBe('broken')
 
-  const pages = await pdfPages(await (await request.get(`/api/cards/${id}/pdf`)).body())
+  const pdf = await request.get(`/api/cards/${id}/pdf`)
+  expect(pdf.headers()['content-type'], await pdf.text()).toBe('application/pdf')
+  const pages = await pdfPages(await pdf.body())
   expect(pages.length).toBeGreaterThan(5)
   const printed = dense(pages.join(' '))
   expect(printed.split('<script>').length - 1).toBeGreaterThan(15)

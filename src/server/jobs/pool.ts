@@ -2,6 +2,7 @@ import os from 'node:os'
 import path from 'node:path'
 import { Piscina } from 'piscina'
 import type * as jobs from './jobs'
+import { watch } from './watch'
 
 type Jobs = typeof jobs
 type JobName = {
@@ -19,7 +20,7 @@ export class JobError extends Error {
   ) {
     super(
       {
-        time: `it took longer than ${seconds} seconds`,
+        time: `it took more than ${seconds} seconds of work`,
         memory: `it took more memory than one piece of work may`,
         queue: 'too much else is being worked on; try again in a moment',
       }[why]
@@ -27,7 +28,7 @@ export class JobError extends Error {
   }
 }
 
-/** Seconds that a job may take from when it is asked for. Short ones don't wait behind long ones. */
+/** Seconds that a job may work (`watch.ts`). Short ones don't wait behind long ones. */
 const SECONDS: Record<JobName, number> = {
   plan: 120,
   print: 40,
@@ -50,7 +51,7 @@ function pools() {
   holder.notulaPools ??= (() => {
     const pool = (maxThreads: number) =>
       new Piscina({
-        filename: path.join(/* turbopackIgnore: true */ process.cwd(), '.notula/jobs/jobs.mjs'),
+        filename: path.join(/* turbopackIgnore: true */ process.cwd(), '.notula/jobs/thread.mjs'),
         minThreads: 0,
         maxThreads,
         maxQueue: MOST_WAITING,
@@ -72,15 +73,22 @@ function pools() {
  */
 export async function run<K extends JobName>(name: K, given: Given<K>): Promise<Gives<K>> {
   const pool = SHORT.has(name) ? pools().short : pools().long
-  const signal = AbortSignal.timeout(SECONDS[name] * 1000)
+  const ended = new AbortController()
+  let over: 'work' | 'waiting' | null = null
+  const { thread, stop } = watch(SECONDS[name], (why) => {
+    over = why
+    ended.abort()
+  })
   try {
-    return await pool.run(given, { name, signal })
+    return await pool.run({ name, given, thread }, { signal: ended.signal })
   } catch (error) {
-    if (signal.aborted) throw new JobError('time', name, SECONDS[name])
+    if (over) throw new JobError(over === 'work' ? 'time' : 'queue', name, SECONDS[name])
     const { code, message } = error as { code?: string; message?: string }
     if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new JobError('memory', name, SECONDS[name])
     if (/queue/i.test(message ?? '')) throw new JobError('queue', name, SECONDS[name])
     throw error
+  } finally {
+    stop()
   }
 }
 
