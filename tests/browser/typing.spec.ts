@@ -85,6 +85,33 @@ test('a letter draws anew what it changed, not the page', async ({ page }) => {
   expect(after - before).toBeLessThan(200)
 })
 
+test('the other half of a line follows while letters come, and stands as it is stored', async ({
+  page,
+}) => {
+  await openBench(page)
+  await page.keyboard.press('Control+End')
+  const other = page.locator('[data-field="enter[3].text@left"]')
+  const letters = other.locator('xpath=preceding-sibling::*')
+  const before = await other.inputValue()
+  expect(before).toContain('left')
+  // The first letter is seen on the other side, those that follow at once are not waited for.
+  await page.keyboard.type('xy')
+  await page.keyboard.press('Backspace')
+  await page.keyboard.press('Backspace')
+  await expect(letters).toHaveText(before)
+  await expect(other).toHaveValue(before)
+  // Kept up with while it goes on, not only when it rests.
+  for (const letter of ' and the right heel'.repeat(3)) {
+    await page.keyboard.press(letter)
+    await page.waitForTimeout(30)
+    if (/ and the left/.test((await letters.textContent())!)) break
+  }
+  expect(await letters.textContent()).toMatch(/ and the left/)
+  await page.keyboard.type(' down')
+  await expect(other).toHaveValue(/ and the left.* down$/)
+  await expect(letters).toHaveText(await other.inputValue())
+})
+
 test('while letters come what lies out of sight is left out, and keeps its place', async ({
   page,
 }) => {

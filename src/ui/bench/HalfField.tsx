@@ -24,6 +24,9 @@ interface Props {
   onPasteLines?: (first: string, rest: string[]) => void
 }
 
+/** While letters come fast, in ms from one to the next that the other half of the line follows. */
+const FOLLOWS_MS = 250
+
 /**
  * One half of a spread row: what is typed here is written for the other side at once. The two
  * fields of a line write themselves letter by letter, and the page is drawn anew at the pause.
@@ -58,9 +61,15 @@ export const HalfField = memo(function HalfField(props: Props) {
       if (box.value !== text) box.value = text
     }
     settle(value)
-    // Of the half that is not typed in, the letters are drawn at once, the field follows the pause.
-    const deaf = bench.onTyped(path, (stored) => {
-      ;(here() ? settle : show)(stored)
+    // Of the half that is not typed in, the letters follow some times a second, the field the pause.
+    let followed = 0
+    const deaf = bench.onTyped(path, (stored, goesOn) => {
+      if (here()) settle(stored)
+      else if (goesOn && performance.now() - followed < FOLLOWS_MS) return
+      else {
+        followed = performance.now()
+        show(stored)
+      }
       // When both fields of the line are written: to be measured they are laid out, once.
       queueMicrotask(steady.hold)
     })

@@ -5,15 +5,7 @@ import { keyOf, writesLetter } from './keys'
  * before anything else hears of them: at each letter every listener of the page would look at
  * them, and find nothing.
  */
-const OWN = [
-  'keydown',
-  'keypress',
-  'beforeinput',
-  'textInput',
-  'input',
-  'keyup',
-  'selectionchange',
-] as const
+const OWN = ['keydown', 'keypress', 'textInput', 'input', 'keyup', 'selectionchange'] as const
 
 const fields = new WeakMap<EventTarget, () => void>()
 let listening = false

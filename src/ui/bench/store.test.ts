@@ -26,16 +26,19 @@ describe('who follows', () => {
   test('a typed line: its own fields at each letter, the page and what is worked out at the pause', () => {
     const bench = createBench(card)
     const heard: string[] = []
-    bench.onTyped('enter[0].text', (text) => heard.push(text))
+    const hears = (text: string, goesOn: boolean) => heard.push(goesOn ? `${text}…` : text)
+    bench.onTyped('enter[0].text', hears)
     bench.onTyped('enter[1].text', (text) => heard.push(`other ${text}`))
     bench.type('enter[0].text', 'Stand t')
     bench.type('enter[0].text', 'Stand ta')
-    expect(heard).toEqual(['Stand t', 'Stand ta'])
+    expect(heard).toEqual(['Stand t…', 'Stand ta…'])
     expect(at(bench, 'enter[0].text')).toBe('Stand ta')
     expect(valueAt(bench.drawn.getState().card, 'enter[0].text')).toBe('Stand.')
     jest.advanceTimersByTime(PAUSE_MS - 1)
     expect(bench.quiet.getState().card).toBe(card)
+    expect(heard).toHaveLength(2)
     jest.advanceTimersByTime(1)
+    expect(heard.slice(2)).toEqual(['Stand ta'])
     expect(bench.drawn.getState().card).toBe(bench.getState().card)
     expect(bench.quiet.getState().card).toBe(bench.getState().card)
   })
@@ -64,6 +67,18 @@ describe('who follows', () => {
     expect(bench.quiet.getState().card).toBe(card)
     jest.advanceTimersByTime(PAUSE_MS)
     expect(bench.quiet.getState().card).toBe(bench.getState().card)
+  })
+
+  test('a letter that was taken back at once is told at the pause, though the line is as it was', () => {
+    const bench = createBench(card)
+    const rests: string[] = []
+    bench.onTyped('enter[0].text', (text, goesOn) => goesOn || rests.push(text))
+    bench.type('enter[0].text', 'Stand.x')
+    bench.type('enter[0].text', 'Stand.')
+    jest.advanceTimersByTime(PAUSE_MS)
+    expect(rests).toEqual(['Stand.'])
+    jest.advanceTimersByTime(5 * PAUSE_MS)
+    expect(rests).toHaveLength(1)
   })
 
   test('a pause begins anew with each letter', () => {

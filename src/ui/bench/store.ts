@@ -29,6 +29,9 @@ export interface BenchState {
 
 type Drawn = Pick<BenchState, 'card'>
 
+/** @param goesOn more letters may come: what is seen beside may wait for the next */
+type Hear = (text: string, goesOn: boolean) => void
+
 export type BenchStore = StoreApi<BenchState> & {
   temporal: StoreApi<TemporalState<Drawn>>
   /** The card as the page draws it: at once, but a line that is typed at the next pause. */
@@ -37,8 +40,12 @@ export type BenchStore = StoreApi<BenchState> & {
   quiet: StoreApi<Drawn>
   /** Writes a line as it is typed. The fields of the line follow each letter, the page the pause. */
   type: (path: string, text: string) => void
-  /** Hears each letter typed into the line at a path. @returns how to stop */
-  onTyped: (path: string, hear: (text: string) => void) => () => void
+  /**
+   * Hears each letter typed into the line at a path, and the line once more when it is to be shown
+   * as it stands: at the pause, or as an undo left it.
+   * @returns how to stop
+   */
+  onTyped: (path: string, hear: Hear) => () => void
 }
 
 const BURST_MS = 1000
@@ -52,26 +59,30 @@ function followers(
   const start = { card: bench.getState().card }
   const drawn = createStore<Drawn>(() => start)
   const quiet = createStore<Drawn>(() => start)
-  const ears = new Map<string, Set<(text: string) => void>>()
+  const ears = new Map<string, Set<Hear>>()
   let timer: ReturnType<typeof setTimeout> | undefined
   let typing = false
   /** Lines that were typed and are not drawn yet. */
   const typed = new Set<string>()
-  const say = (path: string, text: unknown) =>
-    ears.get(path)?.forEach((hear) => hear(text as string))
+  const say = (path: string, text: unknown, goesOn: boolean) =>
+    ears.get(path)?.forEach((hear) => hear(text as string, goesOn))
+  /** All that was typed as it stands in a card. */
+  const settle = (card: Card) => {
+    for (const path of typed) say(path, valueAt(card, path) ?? '', false)
+    typed.clear()
+  }
   bench.subscribe(({ card }, before) => {
     if (card === before.card) return
     clearTimeout(timer)
     if (!typing) {
       // An undo of what was typed just now brings back the line as it is drawn: its fields would
       // not hear of it.
-      for (const path of typed) say(path, valueAt(card, path) ?? '')
-      typed.clear()
+      settle(card)
       drawn.setState({ card })
     }
     const pause = () => {
       if (bench.getState().card !== card) return
-      typed.clear()
+      settle(card)
       drawn.setState({ card })
       quiet.setState({ card })
     }
@@ -88,7 +99,7 @@ function followers(
         typing = false
       }
       typed.add(path)
-      say(path, text)
+      say(path, text, true)
     },
     onTyped(path, hear) {
       const here = ears.get(path) ?? new Set()
