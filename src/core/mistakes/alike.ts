@@ -1,6 +1,6 @@
 import { stemmer } from 'stemmer'
 import { type Card, type Found, titleOf } from '../card'
-import { mistakeWordsOf, readerOf, rememberOf } from '../language'
+import { mistakeWordsOf, readerOf, remember, rememberOf } from '../language'
 import { partsIn } from '../reading'
 import { plainText } from '../sides'
 
@@ -27,6 +27,9 @@ const level = (text: string) =>
     .replace(/[^\p{L}\p{N}’' -]+/gu, ' ')
     .replace(/\s+/g, ' ')
     .trim()
+
+/** A deck has few words, and they come again. */
+const stemOf = remember((word) => stemmer(word))
 
 /** The first of the words that say one thing, by each of them and by their stems. */
 const underOf = rememberOf(
@@ -66,9 +69,9 @@ function read(card: Card, at: number): Read | null {
     .split(/[ -]/)
     .filter((word) => word && !words.functionWords.has(word) && !words.sided(word))
   const meant = underOf(words.alike)
-  const meantBy = (word: string) => meant.get(word) ?? meant.get(stemmer(word)) ?? stemmer(word)
+  const meantBy = (word: string) => meant.get(word) ?? meant.get(stemOf(word)) ?? stemOf(word)
   // The same words, whatever the side and the number.
-  const key = own.map((word) => stemmer(word)).join(' ')
+  const key = own.map(stemOf).join(' ')
   const all = new Set(own.map(meantBy))
   const places = new Set((plain.match(words.places) ?? []).flatMap((place) => place.split(/[ -]/)))
   const isPart = (word: string) => namesPart(word, card.language)
@@ -81,18 +84,23 @@ function read(card: Card, at: number): Read | null {
   return { card, at, seen: plainText(seen, card), parts, fault, all, front, joined, key }
 }
 
-const shares = (a: ReadonlySet<string>, b: ReadonlySet<string>) =>
-  [...a].filter((each) => b.has(each)).length
+function shares(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
+  let both = 0
+  for (const each of a) if (b.has(each)) both += 1
+  return both
+}
 
 /** Whether two lines of one family, which tell of the same parts, tell the same mistake of them. */
 function alike(a: Read, b: Read, opposites: readonly (readonly [string, string])[]): boolean {
+  const fault = shares(a.fault, b.fault)
+  // Two parts alone tell it (“shoulders to ears”); one alone does not.
+  const same =
+    a.fault.size === 0 || b.fault.size === 0
+      ? a.parts.size >= 2
+      : fault / (a.fault.size + b.fault.size - fault) > 0.5
   const against = ([one, other]: readonly [string, string]) =>
     (a.all.has(one) && b.all.has(other)) || (a.all.has(other) && b.all.has(one))
-  if (opposites.some(against)) return false
-  // Two parts alone tell it (“shoulders to ears”); one alone does not.
-  if (a.fault.size === 0 || b.fault.size === 0) return a.parts.size >= 2
-  const fault = shares(a.fault, b.fault)
-  return fault / (a.fault.size + b.fault.size - fault) > 0.5
+  return same && !opposites.some(against)
 }
 
 /**
