@@ -40,6 +40,8 @@ const SECONDS: Record<JobName, number> = {
   figure: 20,
   bvh: 20,
 }
+/** How many times what it may work a job may take with all its waiting. */
+const PATIENCE = 4
 const SHORT = new Set<JobName>(['figure', 'bvh'])
 
 const MEMORY_MB = 320
@@ -75,17 +77,18 @@ export async function run<K extends JobName>(name: K, given: Given<K>): Promise<
   const pool = SHORT.has(name) ? pools().short : pools().long
   const ended = new AbortController()
   let over: 'work' | 'waiting' | null = null
-  const { thread, stop } = watch(SECONDS[name], (why) => {
+  const seconds = SECONDS[name]
+  const { thread, stop } = watch({ work: seconds, take: PATIENCE * seconds }, (why) => {
     over = why
     ended.abort()
   })
   try {
     return await pool.run({ name, given, thread }, { signal: ended.signal })
   } catch (error) {
-    if (over) throw new JobError(over === 'work' ? 'time' : 'queue', name, SECONDS[name])
+    if (over) throw new JobError(over === 'work' ? 'time' : 'queue', name, seconds)
     const { code, message } = error as { code?: string; message?: string }
-    if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new JobError('memory', name, SECONDS[name])
-    if (/queue/i.test(message ?? '')) throw new JobError('queue', name, SECONDS[name])
+    if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new JobError('memory', name, seconds)
+    if (/queue/i.test(message ?? '')) throw new JobError('queue', name, seconds)
     throw error
   } finally {
     stop()

@@ -6,9 +6,6 @@ import { readFileSync } from 'node:fs'
  */
 
 const LOOK_MS = 250
-/** How many times what it may work a job may take with all its waiting. */
-export const PATIENCE = 4
-
 /** Seconds of a processor that a thread has had (first number of proc(5), schedstat). */
 function processorSeconds(thread: number): number | null {
   try {
@@ -20,12 +17,13 @@ function processorSeconds(thread: number): number | null {
 
 /**
  * Watches one job.
- * @param seconds what it may work; where the system doesn't tell, what it may take from its begin
+ * @param most seconds: what it may `work` (where the system doesn't tell, what it may take from its
+ *   begin), and what it may `take` with all its waiting, from now
  * @param over called once, with what was too long: its work, or its waiting
  * @returns where the thread writes its number as it begins (`thread.ts`), and what ends the watch
  */
 export function watch(
-  seconds: number,
+  most: { work: number; take: number },
   over: (why: 'work' | 'waiting') => void
 ): { thread: Int32Array; stop: () => void } {
   const thread = new Int32Array(new SharedArrayBuffer(4))
@@ -43,9 +41,9 @@ export function watch(
   }
   const timer = setInterval(() => {
     const why =
-      worked() > seconds
+      worked() > most.work
         ? 'work'
-        : performance.now() - asked > PATIENCE * seconds * 1000
+        : performance.now() - asked > most.take * 1000
           ? 'waiting'
           : null
     if (why === null) return
