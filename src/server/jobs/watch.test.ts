@@ -7,7 +7,6 @@ jest.setTimeout(60_000)
 
 const SPIN = 'while (true) {}'
 const SLEEP = 'Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0)'
-
 const NUMBER = 'readlinkSync("/proc/thread-self").split("/").pop()'
 /** Of what is not looked at: far more than a busy machine takes. */
 const LONG = 50

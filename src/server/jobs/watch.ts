@@ -6,6 +6,7 @@ import { readFileSync } from 'node:fs'
  */
 
 const LOOK_MS = 250
+
 /** Seconds of a processor that a thread has had (first number of proc(5), schedstat). */
 function processorSeconds(thread: number): number | null {
   try {
