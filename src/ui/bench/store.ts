@@ -38,7 +38,7 @@ export type BenchStore = StoreApi<BenchState> & {
   drawn: StoreApi<Drawn>
   /** The card as it was at the last pause in typing: what is worked out from it follows that. */
   quiet: StoreApi<Drawn>
-  /** Writes a line as it is typed. The fields of the line follow each letter, the page the pause. */
+  /** Writes a line as it is typed. Its own fields hear each letter, the page follows the pause. */
   type: (path: string, text: string) => void
   /**
    * Hears each letter typed into the line at a path, and the line once more when it is to be shown
