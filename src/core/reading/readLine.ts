@@ -54,16 +54,9 @@ export const isStep = ({ field }: ReadLine): boolean =>
   stepLists().some(({ list }) => list === field)
 
 /** Where the lines that are read stand, in the order of the work. */
-const PLACES = [
-  /^setUp\.place$/,
-  /^setUp\.note$/,
-  /^enter\[\d+\]\.text$/,
-  /^alignment\[\d+\]\.text$/,
-  /^otherWay\[\d+\]\.text$/,
-  /^exit\[\d+\]\.text$/,
-]
+const PLACES = ['setUp.place', 'setUp.note', 'enter', 'alignment', 'otherWay', 'exit']
 /** Which of them a line stands at; -1 for one that is not read. */
-const placeOf = rememberOf(({ where }: SidedLine) => PLACES.findIndex((place) => place.test(where)))
+const placeOf = ({ where, field }: SidedLine) => PLACES.indexOf(field === 'setUp' ? where : field)
 
 /** A line with what it means after what came before: the same one as long as that is. */
 const lineOf = rememberWith(

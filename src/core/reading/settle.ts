@@ -60,9 +60,23 @@ const ACROSS: [SideRole, SideRole][] = [
 const MOST_STATES = 1000
 const states = new Map<string, Known>()
 
+/** All that is known as one text. Built by hand: it is asked for twice a line. */
+function spelledOut({ roles, limbs, parts }: Known): string {
+  let spelled = ''
+  const put = (side: SideTold, of: string) => {
+    spelled += `${of} ${side},`
+  }
+  roles.forEach(put)
+  spelled += ';'
+  limbs.forEach(put)
+  spelled += ';'
+  parts.forEach(put)
+  return spelled
+}
+
 /** One state for all that is known alike, so that what was settled after it serves again. */
 function oneOf(known: Known): Known {
-  const spelled = [...known.roles, '', ...known.limbs, '', ...known.parts].join()
+  const spelled = spelledOut(known)
   const before = states.get(spelled)
   if (before) return before
   if (states.size >= MOST_STATES) states.clear()
@@ -96,7 +110,13 @@ export const settledAfter = rememberOf((before: Known) =>
     const { parts } = before
     const known = { roles: new Map(before.roles), limbs: new Map(before.limbs), parts }
     const settled = settle(instructions, known)
-    return { settled, after: oneOf(known), afterCue: oneOf({ ...known, parts }) }
+    return {
+      settled,
+      after: oneOf(known),
+      get afterCue() {
+        return oneOf({ ...known, parts })
+      },
+    }
   })
 )
 

@@ -39,17 +39,11 @@ export function wordsOf(line: string): Word[] {
     const end = start + match[0].length
     const side = sides.find((each) => each.start < end && each.end > start && each.side !== null)
     const named = side && (side.role === 'swaps' || side.role === 'fixed') ? side.side : null
-    found.push({
-      text,
-      start,
-      end,
-      ...(text === ','
-        ? { mark: 'comma' as const }
-        : STOPS.has(text)
-          ? { mark: 'stop' as const }
-          : {}),
-      ...(named ? { side: named } : {}),
-    })
+    const word: Word = { text, start, end }
+    if (text === ',') word.mark = 'comma'
+    else if (STOPS.has(text)) word.mark = 'stop'
+    if (named) word.side = named
+    found.push(word)
   }
   return found
 }
