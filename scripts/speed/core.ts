@@ -104,7 +104,7 @@ for (let round = 0; round < 12; round += 1)
   for (const [i, { figure, from }] of pulled.entries()) {
     const drag = { handle: HANDLES[(round + i) % 4]!, from, dx: round / 2, dy: -round / 3 }
     const taken = microseconds(() =>
-      workFigure({ seq: 1, figure, side: 'right', namedBy: '', drag })
+      workFigure({ seq: 1, figure, side: 'right', namedBy: null, drag })
     )
     // The first rounds warm the engine up.
     if (round >= 4) drags.push(taken)

@@ -7,7 +7,7 @@ const job = (figure: Figure, more: Partial<FigureJob> = {}): FigureJob => ({
   seq: 1,
   figure,
   side: 'right',
-  namedBy: 'front leg',
+  namedBy: 'front',
   ...more,
 })
 

@@ -1,4 +1,5 @@
 import type { Side } from '@/core/card'
+import type { SideRole } from '@/core/language'
 import {
   fallWords,
   type Solved,
@@ -33,7 +34,8 @@ export interface FigureJob {
   seq: number
   figure: Figure
   side: Side
-  namedBy: string
+  /** What the leading limb is called; null where it is not told. */
+  namedBy: SideRole | null
   /** A handle that is dragged: by how much, on the drawing, in hundredths of a stature. */
   drag?: { handle: string; from: Pose; dx: number; dy: number }
   /** Another form, drawn as an outline behind. */

@@ -1,4 +1,5 @@
 import { BUILDS, titleOf } from '@/core/card'
+import { namedRole } from '@/core/language'
 import {
   fallWords,
   bvhOf,
@@ -82,7 +83,7 @@ export function figure(
     const description = poseWords(shown, pose, drawn.view)
     return svgOf(drawn, { title: titleOf(card), description, manner })
   }
-  const report = () => ({ of: frame.id, ...figureReport(led, side, card.sideNamedBy, stature) })
+  const report = () => ({ of: frame.id, ...figureReport(led, side, namedRole(card), stature) })
   const text =
     to === 'json'
       ? `${JSON.stringify(report(), null, 2)}\n`

@@ -302,7 +302,7 @@ describe('measures', () => {
       angles: { ...start('stride').angles, rightHip: { flexion: 88 }, rightKnee: { flexion: 88 } },
     })
     const solved = solve(figure)
-    const context = { lead: 'right' as const, namedBy: 'front leg' }
+    const context = { lead: 'right' as const, namedBy: 'front' as const }
     const front = measure(solved, 'front knee over ankle', context)!
     expect(front).toEqual(measure(solved, 'lead knee over ankle', context))
     expect(front).toEqual(measure(solved, 'right knee over ankle', context))

@@ -1,4 +1,4 @@
-import { FIGURE, rememberOf, RULE_WORDS, SAY } from '../language'
+import { FIGURE, namedRole, rememberOf, RULE_WORDS, SAY } from '../language'
 import type { Card, CueMark, Found, Rule } from '../card'
 import { markShown } from './drawing/draw'
 import { markParts, MOST_MARKS } from './drawing/teaching'
@@ -24,7 +24,7 @@ export function measuredCue(
   const side = card.writtenFor
   const found = measure(solved(figureLedFrom(card, frame.figure, side)), asked.name, {
     lead: side,
-    namedBy: card.sideNamedBy,
+    namedBy: namedRole(card),
   })
   if (!found) return null
   const off = Math.max(0, Math.abs(found.value - asked.target) - asked.tolerance)
@@ -138,7 +138,7 @@ export function markProblem(card: Card, mark: CueMark): string | null {
   const final = finalFigure(card)?.figure
   if (!final) return null
   const { sided, middle } = markParts(mark.kind)
-  const context = { lead: card.writtenFor, namedBy: card.sideNamedBy }
+  const context = { lead: card.writtenFor, namedBy: namedRole(card) }
   const shown = shownOn(final, mark, context)
   if (shown === 'drawn') return null
   return shown === 'no part'

@@ -1,4 +1,5 @@
 import { otherSide, type Side } from '../card'
+import type { SideRole } from '../language'
 import { touchPoints } from './parts'
 import { indexOf, jointOf, pointIn, type Segment } from './skeleton'
 import type { Solved } from './solve'
@@ -40,8 +41,8 @@ export const tiltFrom = (v: Vec) => between(v, UP)
 export interface MeasureContext {
   /** The side that leads the figure. */
   lead: Side
-  /** What the side is named by. */
-  namedBy?: string
+  /** What the leading limb is called; null where what the side is named by tells none. */
+  namedBy?: SideRole | null
   /** In cm. */
   stature?: number
 }
@@ -50,7 +51,7 @@ export interface MeasureContext {
 export function sideMeant(
   word: string,
   f: Solved,
-  { lead, namedBy = '' }: MeasureContext
+  { lead, namedBy }: MeasureContext
 ): Side | null {
   const across = otherSide(lead)
   switch (word) {
@@ -65,7 +66,7 @@ export function sideMeant(
     case 'back': {
       const ahead = dot(sub(joint(f, 'leftFoot'), joint(f, 'rightFoot')), pelvisWay(f))
       const front: Side =
-        /front/i.test(namedBy) || Math.abs(ahead) < 0.05 ? lead : ahead > 0 ? 'left' : 'right'
+        namedBy === 'front' || Math.abs(ahead) < 0.05 ? lead : ahead > 0 ? 'left' : 'right'
       return word === 'front' ? front : otherSide(front)
     }
     case 'top':

@@ -1,6 +1,6 @@
 import type { Card, School } from '../card'
 import { figureLedFrom, measure, measureWords, solved, unitNamed } from '../figure'
-import { LADDER } from '../language'
+import { LADDER, namedRole } from '../language'
 import { rungForm } from './rungForm'
 
 /**
@@ -36,7 +36,7 @@ export function signRead(
   const side = card.writtenFor
   const read = measure(solved(figureLedFrom(card, figure, side)), wanted.name, {
     lead: side,
-    namedBy: card.sideNamedBy,
+    namedBy: namedRole(card),
   })
   if (!read) return null
   return {

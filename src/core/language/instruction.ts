@@ -234,8 +234,12 @@ export interface Reader {
   several: (prop: string, thing: Thing) => boolean
   /** Whether a line speaks of a limb, understood or not, or of turning round. */
   speaksOf: Record<'arm' | 'armOrElbow' | 'foot' | 'leg' | 'turning', RegExp>
-  /** Where the article that a part is named by ends; null when it is named otherwise. */
-  afterArticle: (words: string, part: string) => number | null
+  /** The words with a side before a part that an article names; null when it is named otherwise. */
+  withSide: (words: string, part: string, side: Side) => string | null
+  /** Whether two words name the same thing, one or many of it: a foot, the feet. */
+  sameThing: (one: string, other: string) => boolean
+  /** Whether the body leaves the floor as a line begins. */
+  hops: (text: string) => boolean
   /** Words by which either side is meant: a knee, each foot. */
   anySide: RegExp
   /** What it understands, as a table for people: the words of each action, part, way and thing. */

@@ -1,8 +1,9 @@
+import type { Card } from '../card'
 import type { BreathWords } from './breathWords'
 import { english } from './en'
 import type { Labels } from './en/labels'
 import { NO_SIDES } from './lexicon'
-import type { Lexicon } from './lexicon'
+import type { Lexicon, SideRole } from './lexicon'
 
 /** What one language brings, with how it is said (`SPEECH`): nothing of a language stands in the engines. */
 export interface LanguagePack {
@@ -25,6 +26,10 @@ export const packOf = (language: string): LanguagePack | null =>
 
 /** The side words of a language; in one that has no pack nothing is a side word. */
 export const lexiconOf = (language: string): Lexicon => packOf(language)?.sides ?? NO_SIDES
+
+/** The role of the limb that the side of a card is named by; null where its language tells none. */
+export const namedRole = (card: Pick<Card, 'language' | 'sideNamedBy'>): SideRole | null =>
+  lexiconOf(card.language).namedRole(card.sideNamedBy)
 
 /** The language of the screens and of what is told about a card. */
 export const LABELS: Labels = english.labels

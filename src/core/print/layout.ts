@@ -46,7 +46,7 @@ import {
 } from '../figure'
 import { type Judged, judgedCard, openBelow, STRICTNESS, stricter, traitWords } from '../cautions'
 import { demandsOf } from '../ladder'
-import { FIGURE, LABELS, LADDER, type Labels, SAY_CAUTIONS } from '../language'
+import { FIGURE, LABELS, LADDER, type Labels, namedRole, SAY_CAUTIONS } from '../language'
 import { plainText, type MirrorOptions, stretches } from '../sides'
 import { type Block, bold, type Drawn, ink, type Item, type Line, type Row, soft } from './blocks'
 
@@ -343,7 +343,7 @@ function wrongBesideRight(of: Laying, { cue: id, on }: Mistake): Pick<Item, 'dra
   if (!cue?.measure || !final) return {}
   const side = of.sided ? (sideOf(on, firstSide) ?? firstSide) : 'right'
   const right = ledFigure(of, final, side)
-  const context = { lead: side, namedBy: card.sideNamedBy }
+  const context = { lead: side, namedBy: namedRole(card) }
   const across = side === card.writtenFor ? cue.measure.name : mirroredName(cue.measure.name)
   const wrong = faultOf(right, { ...cue.measure, name: across }, context)
   if (!wrong) return {}

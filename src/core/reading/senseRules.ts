@@ -13,6 +13,7 @@ import {
   type BodyPart,
   IN_THE_MIDDLE,
   type Instruction,
+  type Reader,
   readerOf,
   type RULE_WORDS,
   SAY,
@@ -84,6 +85,7 @@ function stillBusy(card: Card): Found[] {
     const figure = before.get(where)
     if (!figure) return []
     const names = propsIn(text, card.language)
+    const hops = readerOf(card.language)!.hops(text)
     const found: Found[] = []
     for (const n of instructions) {
       const limb = limbOf(n.part)
@@ -91,7 +93,6 @@ function stillBusy(card: Card): Found[] {
       const strap = figure.straps.some((ends) => ends.some((end) => end === `${n.side} hand`))
       if (limb === 'arm' && strap && !names.includes('strap'))
         found.push({ where, message: SAY.sense.holdsStrap(n.side) })
-      const hops = /^(?:hop|jump)/i.test(text)
       const alone =
         onFloor(figure, n.side) &&
         figure.contacts.every(
@@ -310,8 +311,8 @@ function whichSide(card: Card): Found[] {
     const words = text.slice(n.from, n.until)
     // A hand that is meant and not named, or two parts that come together.
     if (!words.toLowerCase().includes(n.word) || n.ways.includes('together')) return []
-    const at = reader.afterArticle(words, n.word)
     const side = card.writtenFor
+    const named = reader.withSide(words, n.word, side)
     // What names any limb stands before it; “a leg length” after it does not.
     if (reader.anySide.test(words.slice(0, words.toLowerCase().indexOf(n.word) + n.word.length)))
       return []
@@ -319,15 +320,12 @@ function whichSide(card: Card): Found[] {
       {
         where,
         message: SAY.sense.whichSide(n.word),
-        ...(at !== null
+        ...(named !== null
           ? {
               fix: {
                 label: SAY.sense.saySide(side, n.word),
                 patches: [
-                  {
-                    path: where,
-                    value: `${text.slice(0, n.from + at)}${side} ${text.slice(n.from + at)}`,
-                  },
+                  { path: where, value: text.slice(0, n.from) + named + text.slice(n.until) },
                 ],
               },
             }
@@ -356,10 +354,8 @@ const OPPOSITE_ACTIONS: [Instruction['action'], Instruction['action']][] = [
   ['arch', 'round'],
 ]
 
-const singular = (word: string) => word.replace(/feet$/, 'foot').replace(/s$/, '')
-
-function opposite(a: Instruction, b: Instruction): boolean {
-  if (a.part !== b.part || singular(a.word) !== singular(b.word)) return false
+function opposite(a: Instruction, b: Instruction, { sameThing }: Reader): boolean {
+  if (a.part !== b.part || !sameThing(a.word, b.word)) return false
   if (oneSide(a.side) && oneSide(b.side) && a.side !== b.side) return false
   const pair = <T>(one: T, other: T, [x, y]: readonly [T, T]) =>
     (one === x && other === y) || (one === y && other === x)
@@ -377,13 +373,14 @@ const asks = ({ instructions }: ReadLine) =>
 
 function askedOpposite(card: Card): Found[] {
   const all = cues(card)
+  const reader = readerOf(card.language)!
   const onOne = (i: number) => card.alignment[Number(/\[(\d+)\]/.exec(all[i]!.where)![1])]!.on
   return all.flatMap((line, i) => {
     const before = all.findIndex(
       (other, k) =>
         k < i &&
         (onOne(k) === onOne(i) || onOne(k) === 'both' || onOne(i) === 'both') &&
-        asks(other).some((a) => asks(line).some((b) => opposite(a, b)))
+        asks(other).some((a) => asks(line).some((b) => opposite(a, b, reader)))
     )
     return before < 0
       ? []

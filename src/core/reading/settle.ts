@@ -3,7 +3,7 @@ import {
   type BodyPart,
   IN_THE_MIDDLE,
   type Instruction,
-  lexiconOf,
+  namedRole,
   type Place,
   rememberOf,
   type SideRole,
@@ -94,7 +94,7 @@ export function knownOf(
 ): Known {
   if (card.sides === 'even') return NOTHING_KNOWN
   const known = nothing()
-  const role = lexiconOf(card.language).namedRole(card.sideNamedBy)
+  const role = namedRole(card)
   if (role === 'bend') learn(known, 'low', card.writtenFor)
   else if (role) learn(known, role, card.writtenFor)
   return oneOf(known)

@@ -12,7 +12,7 @@ import {
   markParts,
   markProblem,
 } from '@/core/figure'
-import { FIGURE } from '@/core/language'
+import { FIGURE, namedRole } from '@/core/language'
 import { markOfWords, readLine } from '@/core/reading'
 import { useSchool } from '../shared/school'
 import { AskedDrawing } from './AskedDrawing'
@@ -132,7 +132,7 @@ export default function CueMark({
             {[
               {
                 label: FIGURE.markWords(mark),
-                shown: { names: [], lead: side, namedBy: card.sideNamedBy, marks: [mark] },
+                shown: { names: [], lead: side, namedBy: namedRole(card), marks: [mark] },
               },
               { label: `${cue.region}, enlarged`, shown: cueCloseUp(card, cue, side) },
             ].map(({ label, shown }, i) => (

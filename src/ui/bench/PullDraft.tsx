@@ -3,6 +3,7 @@
 import { Button, Group, Modal, Text } from '@mantine/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { anglesOf, type Figure, withFigure } from '@/core/figure'
+import { namedRole } from '@/core/language'
 import type { FormDrawn } from '@/workers/words'
 import { Stage } from '../figure/Stage'
 import { useFigureWork } from '../figure/useFigureWork'
@@ -21,15 +22,17 @@ export function PullDraft({
   const bench = useBenchStore()
   const [figure, setFigure] = useState<Figure>(form.figure)
   const [answer, ask, failure, whenDone] = useFigureWork()
-  const { writtenFor, sideNamedBy, sides } = bench.getState().card
+  const { card } = bench.getState()
+  const { writtenFor, sides } = card
+  const namedBy = namedRole(card)
   const wish = useMemo(
     () => ({
       figure,
       side: writtenFor,
-      namedBy: sideNamedBy,
+      namedBy,
       lead: sides === 'sided' ? writtenFor : null,
     }),
-    [figure, writtenFor, sideNamedBy, sides]
+    [figure, writtenFor, namedBy, sides]
   )
   useEffect(() => ask(wish), [ask, wish])
   const path = form.where.replace(/text$/, 'figure')

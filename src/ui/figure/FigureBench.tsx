@@ -4,6 +4,7 @@ import { Alert, Button, Group, Slider, Text } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { type Card, figuresOf, type Part, type Rung, type Step, titleOf } from '@/core/card'
+import { namedRole } from '@/core/language'
 import {
   anglesOf,
   type Figure,
@@ -93,19 +94,20 @@ export function FigureBench({ card, version, of }: { card: Card; version: number
     () => (where === finalPlace(now.card) ? figure : finalFigure(now.card)?.figure),
     [now.card, where, figure]
   )
+  const namedBy = namedRole(card)
   const wish = useMemo(
     () =>
       figure && {
         figure,
         side,
-        namedBy: card.sideNamedBy,
+        namedBy,
         stature,
         lead: card.sides === 'sided' ? side : null,
         ...(like ? { like } : {}),
         ...(ghost ? { ghost } : {}),
         ...(show ? { show } : {}),
       },
-    [figure, side, card.sideNamedBy, card.sides, stature, like, ghost, show]
+    [figure, side, namedBy, card.sides, stature, like, ghost, show]
   )
   useEffect(() => {
     if (wish) ask(wish)

@@ -1,4 +1,5 @@
 import type { Card, Cue, CueMark, Region, Side } from '../../card'
+import { namedRole } from '../../language'
 import { type Drawing, draw } from './draw'
 import { poseWords } from '../poseWords'
 import { solved } from '../solved'
@@ -32,7 +33,7 @@ export function shownMeasures(card: Card, lead: Side): ShownMeasures {
   return {
     names: card.alignment.flatMap((cue) => (cue.mark ? [] : (cue.measure?.name ?? []))),
     lead,
-    namedBy: card.sideNamedBy,
+    namedBy: namedRole(card),
     ...(marks.length ? { marks: lead === card.writtenFor ? marks : marks.map(mirroredMark) } : {}),
   }
 }
@@ -44,7 +45,7 @@ export function cueCloseUp(card: Card, cue: Cue, lead: Side): ShownMeasures {
   return {
     names: mark || !cue.measure ? [] : [cue.measure.name],
     lead,
-    namedBy: card.sideNamedBy,
+    namedBy: namedRole(card),
     ...(mark ? { marks: [mark] } : {}),
     closeUp: { region: cue.region, side: word === 'left' || word === 'right' ? word : null },
   }

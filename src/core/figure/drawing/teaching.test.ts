@@ -15,7 +15,7 @@ import { draw, type Drawing, markShown } from './draw'
 import { cueCloseUp, drawnFigure, shownMeasures } from './drawn'
 import { markOffered, markParts, mirroredMark, MOST_MARKS } from './teaching'
 
-const LEADS = { lead: 'right', namedBy: 'front leg' } as const
+const LEADS = { lead: 'right', namedBy: 'front' } as const
 const FORMS: [string, Figure][] = demoCards().flatMap((card): [string, Figure][] => {
   const final = finalFigure(card)
   return final ? [[card.id, figureShown(card, final.figure, card.writtenFor)]] : []

@@ -1,13 +1,15 @@
 import { ACTIONS, type Reader } from '../../instruction'
 import { PART_WORDS, RELATION_WORDS, THING_WORDS, WAY_WORDS } from './bodyWords'
 import {
-  afterArticle,
   ANY_SIDE,
+  hops,
   namesProp,
   propsIn,
+  sameThing,
   SPEAKS_OF,
   several,
   startOfLine,
+  withSide,
 } from './placeWords'
 import { partsNamed, readEnglish } from './read'
 import { VERBS } from './verbWords'
@@ -35,7 +37,9 @@ export const englishReader: Reader = {
   namesProp,
   several,
   speaksOf: SPEAKS_OF,
-  afterArticle,
+  withSide,
+  sameThing,
+  hops,
   anySide: ANY_SIDE,
   words: {
     actions: Object.fromEntries(

@@ -2,7 +2,7 @@ import { readerOf, SAY_CAUTIONS } from '../..'
 
 /** What an English line says of props, limbs and their articles, understood or not. */
 
-const { afterArticle, anySide, namesProp, props, several, speaksOf } = readerOf('en')!
+const { anySide, hops, namesProp, props, sameThing, several, speaksOf, withSide } = readerOf('en')!
 
 test.each([
   ['Loop the strap round the foot.', 'long strap', true],
@@ -29,16 +29,48 @@ test.each([
 })
 
 test.each([
-  ['lift the knee', 'knee', 'lift the '],
+  ['lift the knee', 'knee', 'lift the left knee'],
   ['lift your right knee', 'knee', null],
-  ['Press the heel of the hand', 'heel', 'Press the '],
+  ['Press the heel of the hand', 'heel', 'Press the left heel of the hand'],
   ['bend a knee', 'knee', null],
   ['knee', 'knee', null],
-  ['turn the big toe out', 'big toe', 'turn the '],
+  ['turn the big toe out', 'big toe', 'turn the left big toe out'],
   ['soften the kneecap', 'knee', null],
-])('in “%s” a side for “%s” would stand after “%s”', (words, part, before) => {
-  const at = afterArticle(words, part)
-  expect(at === null ? null : words.slice(0, at)).toBe(before)
+])('“%s” with a side for “%s” is “%s”', (words, part, told) => {
+  expect(withSide(words, part, 'left')).toBe(told)
+})
+
+test('one and many of a thing are the same thing', () => {
+  for (const [one, other] of ['feet foot', 'knees knee', 'hip hips', 'toes toe', 'heel heel'].map(
+    (pair) => pair.split(' ')
+  ))
+    expect([one, other, sameThing(one!, other!)]).toEqual([one, other, true])
+  for (const [one, other] of ['foot toes', 'heel heels-up', 'hand hands-free'].map((pair) =>
+    pair.split(' ')
+  ))
+    expect([one, other, sameThing(one!, other!)]).toEqual([one, other, false])
+})
+
+test('a body that hops as a line begins is told from one that hopes', () => {
+  for (const line of [
+    'Hop the feet forward.',
+    'Jump back.',
+    'Lightly jump the feet apart.',
+    'Softly hop to the hands.',
+    'Spring the feet in.',
+    'leap forward',
+    'Jumping back, land softly.',
+    'Hopping on the left foot, turn.',
+  ])
+    expect([line, hops(line)]).toEqual([line, true])
+  for (const line of [
+    'Hope for the best.',
+    'Step back; do not jump.',
+    'Jumper off.',
+    'Lift the foot.',
+    '',
+  ])
+    expect([line, hops(line)]).toEqual([line, false])
 })
 
 test.each([

@@ -1,3 +1,4 @@
+import type { Side } from '../../../card'
 import type { Thing } from '../../instruction'
 import type { StartTold } from '../../instruction'
 import { THING_WORDS } from './bodyWords'
@@ -117,8 +118,21 @@ export const SPEAKS_OF = {
 
 export const ANY_SIDE = /\b(?:a|one|each|either|any|every)\b/i
 
-/** @example afterArticle('lift the knee', 'knee') // 9 */
-export function afterArticle(words: string, part: string): number | null {
+/** @example withSide('lift the knee', 'knee', 'left') // 'lift the left knee' */
+export function withSide(words: string, part: string, side: Side): string | null {
   const at = new RegExp(`\\b(?:the|your) (?=${part.split(' ')[0]}\\b)`, 'i').exec(words)
-  return at && at.index + at[0].length
+  if (!at) return null
+  const after = at.index + at[0].length
+  return `${words.slice(0, after)}${side} ${words.slice(after)}`
 }
+
+const one = (word: string) => word.replace(/feet$/, 'foot').replace(/s$/, '')
+
+/** @example sameThing('feet', 'foot') // true */
+export const sameThing = (word: string, other: string) => one(word) === one(other)
+
+/** @example hops('Jump the feet back.') // true */
+export const hops = (text: string) =>
+  /^(?:lightly |softly |gently )?(?:hop(?:ping)?|jump(?:ing)?|spring(?:ing)?|leap(?:ing)?)\b/i.test(
+    text
+  )
