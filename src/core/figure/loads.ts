@@ -1,6 +1,6 @@
 import { rememberOf } from '../language'
 import { type Body, CENTRES, MASSES } from './body'
-import { hull } from './hull'
+import { type Flat, fromEdge, hull, isInside } from './hull'
 import { type AtLeast, leastWithin } from './quadratic'
 import {
   axesOf,
@@ -296,21 +296,6 @@ export function supportCorners(solved: Solved): readonly (readonly [number, numb
   )
 }
 
-type Flat = readonly [number, number]
-
-/** From the edge around corners to a point, the shortest way; the edge of one corner is the corner. */
-function fromEdge(corners: readonly Flat[], [x, z]: Flat): Flat {
-  const ways = corners.map((a, i): Flat => {
-    const b = corners[(i + 1) % corners.length]!
-    const [ex, ez] = [b[0] - a[0], b[1] - a[1]]
-    const long = ex * ex + ez * ez
-    const along = (x - a[0]) * ex + (z - a[1]) * ez
-    const t = long < 1e-18 ? 0 : Math.max(0, Math.min(1, along / long))
-    return [x - a[0] - t * ex, z - a[1] - t * ez]
-  })
-  return ways.reduce((best, each) => (Math.hypot(...each) < Math.hypot(...best) ? each : best))
-}
-
 /**
  * How far the centre of mass lies inside the support, in statures; below 0 it lies outside, and
  * the body would fall.
@@ -320,13 +305,7 @@ export function balanceMargin(solved: Solved): number {
   if (corners.length === 0) return -Infinity
   const [x, , z] = centreOfMass(solved.body, solved.placed)
   const away = Math.hypot(...fromEdge(corners, [x, z]))
-  const inside =
-    corners.length > 2 &&
-    corners.every((a, i) => {
-      const b = corners[(i + 1) % corners.length]!
-      return (b[0] - a[0]) * (z - a[1]) - (b[1] - a[1]) * (x - a[0]) >= 0
-    })
-  return inside ? away : -away
+  return isInside(corners, [x, z]) ? away : -away
 }
 
 /** A body that falls: how far its weight lies outside what carries it, and which way. */

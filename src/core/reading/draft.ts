@@ -16,6 +16,7 @@ import {
 } from '../figure'
 import { type Instruction, rememberOf, rememberWith } from '../language'
 import { apply, type Done } from './moves/apply'
+import { overTheFeet } from './moves/balance'
 import * as legs from './moves/legs'
 import {
   drop,
@@ -304,7 +305,7 @@ function stanceKept(figure: Figure, { lead, acrossMat }: Stance): Stance {
 
 /** Where the figure of a line stands that the trainer keeps. */
 const figureAt = rememberOf(({ where }: ReadLine) => where.replace(/\.text$/, '.figure'))
-const figureOnce = rememberOf(figureOf)
+const figureOnce = rememberOf((stance: Stance) => figureOf(overTheFeet(stance)))
 
 const asLed = (figure: Figure, turned: boolean) => (turned ? acrossOf(figure) : figure)
 

@@ -222,7 +222,7 @@ export function outward(placed: Placed, side: Side, segment: Segment = 'ribs'): 
 }
 
 /** The swing, as flexion and abduction, that takes a hanging limb to a direction of its parent. */
-function swing(d: Vec, side: Side): { flexion: number; abduction: number } {
+export function swing(d: Vec, side: Side): { flexion: number; abduction: number } {
   const s = side === 'left' ? 1 : -1
   const angle = deg(Math.acos(Math.max(-1, Math.min(1, -d[1]))))
   const long = Math.hypot(d[0], d[2])
