@@ -181,7 +181,24 @@ export interface Amount {
   words: string
   value?: number
   unit?: 'deg' | 'cm' | 'leg lengths' | 'part of the way' | 'fists'
+  /** Whether it is more than there is already: deeper, further. */
+  further?: true
+  /** Whether it is as little as a hand or the hips are wide. */
+  narrow?: true
 }
+
+/** A finer place on a part, or what carries the whole body, where a form hangs on it. */
+export const SPOTS = [
+  'sole',
+  'fingers',
+  'ear',
+  'chin',
+  'crown',
+  'forehead',
+  'breastbone',
+  'hands and knees',
+] as const
+export type Spot = (typeof SPOTS)[number]
 
 /** One thing that a line asks for, as plain data. */
 export interface Instruction {
@@ -189,6 +206,8 @@ export interface Instruction {
   part: BodyPart
   /** The word of the line for the part: `palm`, `big toe`. */
   word: string
+  /** Where on the part, where the word tells it more finely. */
+  spot?: Spot
   side: SideTold
   /** A relative word that tells the side, until it is settled: the front foot. */
   role?: SideRole | 'other' | 'same' | 'opposite'

@@ -73,6 +73,55 @@ test.each<[Stands, string | string[], Way[]]>([
   ['prone', 'Lift both legs.', ['leftFoot up', 'rightFoot up']],
   ['prone', 'Bend the right knee.', ['rightFoot up']],
   ['prone', 'Draw the left heel toward the buttock.', ['leftFoot up']],
+  // From here on each was looked at as a picture as well.
+  ['standing', 'Lift the arms halfway.', ['leftHand left', 'rightHand right', 'leftHand up']],
+  ['standing', 'Lift the arms forward halfway.', ['leftHand front', 'rightHand front']],
+  ['standing', 'Hold the elbows behind the back.', ['leftHand back', 'rightHand back']],
+  ['standing', 'Clasp the hands behind the head.', ['leftHand up', 'rightHand up']],
+  ['standing', 'Turn the left ribs to the right.', ['leftUpperArm front', 'rightUpperArm back']],
+  ['standing', 'Turn the right ribs back.', ['leftUpperArm front', 'rightUpperArm back']],
+  ['standing', 'Turn the right ribs forward.', ['leftUpperArm back', 'rightUpperArm front']],
+  ['standing', 'Cross the right foot in front of the left.', ['rightFoot front', 'rightFoot left']],
+  ['standing', 'Cross the right foot behind the left.', ['rightFoot back', 'rightFoot left']],
+  ['standing', 'Cross the right ankle over the left.', ['rightFoot front', 'rightFoot left']],
+  ['standing', 'Lift the right heel towards the buttock.', ['rightFoot up', 'rightFoot back']],
+  [
+    'standing',
+    ['Lift the right knee.', 'Open the right knee to the side.'],
+    ['rightShank right', 'rightFoot right'],
+  ],
+  [
+    'standing',
+    ['Lift the right knee.', 'Turn the right knee out.'],
+    ['rightShank right', 'rightFoot right'],
+  ],
+  [
+    'standing',
+    ['Step the feet wide apart.', 'Lift the left leg level with the floor.'],
+    ['leftFoot left', 'leftFoot up', 'head right', 'head down'],
+  ],
+  ['standing', ['Fold forward.', 'Walk the feet back.'], ['leftFoot back', 'rightFoot back']],
+  ['standing', ['Fold forward.', 'Walk the hands forward.'], ['leftHand front']],
+  ['standing', 'Walk the feet apart.', ['leftFoot left', 'rightFoot right', 'pelvis down']],
+  ['kneeling', 'Stretch the right leg out to the side.', ['rightFoot right', 'rightShank up']],
+  ['kneeling', 'Straighten the left leg forward.', ['leftFoot front']],
+  ['kneeling', 'Lean back.', ['head back']],
+  ['kneeling', ['Sit back on the heels.', 'Rise onto the knees.'], ['pelvis up']],
+  ['allFours', 'Straighten the right leg.', ['rightFoot back']],
+  ['allFours', 'Straighten the left leg back.', ['leftFoot back']],
+  ['allFours', ['Step the left leg back.', 'Lift the left leg.'], ['leftFoot up']],
+  ['allFours', 'Draw the right knee to the chest.', ['rightShank front', 'rightFoot front']],
+  ['allFours', 'Spread the knees wide.', ['leftShank left', 'rightShank right']],
+  ['allFours', 'Lower onto the forearms.', ['ribs down', 'leftForearm down']],
+  ['allFours', 'Rise to kneeling.', ['head up', 'leftHand up']],
+  ['plank', 'Lower onto the forearms.', ['head down', 'leftForearm down']],
+  ['supine', 'Place the right foot on the floor.', ['rightShank up']],
+  ['bent', ['Lift the hips.', 'Roll the spine down to the floor.'], ['pelvis down']],
+  ['prone', ['Lift the right leg.', 'Lower the right leg.'], ['rightFoot down']],
+  ['seated', 'Roll the spine down to the floor.', ['head down', 'head back']],
+  ['seated', 'Cross the legs.', ['leftFoot right', 'rightFoot left']],
+  ['seated', 'Cross the right ankle over the left thigh.', ['rightFoot left', 'rightFoot back']],
+  ['seated', 'Walk the hands forward.', ['leftHand front', 'head front']],
   ['seated', 'Fold forward.', ['head front', 'head down']],
   ['seated', 'Lift the arms overhead.', ['leftHand up', 'rightHand up']],
   ['seated', 'Bend the left knee.', ['leftShank up']],
@@ -89,6 +138,16 @@ test.each<[Stands, string | string[], Way[]]>([
     const moved = (b![AXIS[towards]]! - a![AXIS[towards]]!) * SIGN[towards]
     expect([way, moved > STILL]).toEqual([way, true])
   }
+})
+
+/** An ear goes to its shoulder sideways: the head tips and does not turn. */
+test.each([
+  ['Tilt the right ear to the right shoulder.', -1],
+  ['Drop the left ear towards the left shoulder.', 1],
+])('%s tips the head', (line, way) => {
+  const neck = draftedFrom('standing', [line]).at(-1)!.figure.angles.neck as Record<string, number>
+  expect(Math.sign(neck.lateralFlexion!)).toBe(way)
+  expect(neck.rotation ?? 0).toBe(0)
 })
 
 /** Nothing of the body goes anywhere. */

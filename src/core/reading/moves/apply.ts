@@ -86,6 +86,8 @@ const TRUNK: Partial<Record<Instruction['action'], Trunk>> = {
   fold: trunk.fold,
   arch: trunk.arch,
   round: trunk.round,
+  roll: (s, n) =>
+    n.ways.includes('up') ? trunk.rise(s, n) : trunk.round(s, { ...n, ways: ['down'] }),
   'side-bend': trunk.sideBend,
   twist: trunk.twist,
   lengthen: trunk.lengthen,
@@ -163,12 +165,19 @@ function sidePlank(s: Stance, n: Instruction): boolean {
   return true
 }
 
+const ONTO_FOREARMS = (n: Instruction): Instruction => ({
+  ...n,
+  part: 'forearm',
+  side: 'both',
+  places: [{ relation: 'on', thing: 'floor', word: 'floor' }],
+})
+
 /** The whole body comes to another base. */
 function comeTo(s: Stance, n: Instruction): boolean {
   const posture = postureOf(s)
   switch (n.action) {
     case 'kneel': {
-      if (/hands|fours|table/.test(n.word)) takeStart(s, 'hands-and-knees')
+      if (n.spot === 'hands and knees') takeStart(s, 'hands-and-knees')
       else {
         const one = n.places.find(
           ({ part, side }) => part === 'knee' && (side === 'left' || side === 'right')
@@ -273,9 +282,9 @@ function comeTo(s: Stance, n: Instruction): boolean {
     case 'lift':
       return trunk.rise(s, n)
     case 'lower':
-      if (n.amount && /deep|furth|farth/.test(n.amount.words)) return trunk.deeper(s, n)
+      if (n.amount?.further) return trunk.deeper(s, n)
       return n.places.some(({ part }) => part === 'elbow' || part === 'forearm')
-        ? true
+        ? SIDES.every((side) => arms.placeArm(s, ONTO_FOREARMS(n), side))
         : trunk.lowerTrunk(s, n)
     case 'shift':
       return trunk.shiftTrunk(s, n)

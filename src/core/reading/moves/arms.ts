@@ -60,7 +60,10 @@ export function liftArm(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
   freeArm(s, side)
   const single = n.side !== 'both'
+  // Half of the way up is as high as the shoulders.
+  const half = n.amount?.unit === 'part of the way' && shareOf(n) < 1
   const level =
+    half ||
     has(n, 'level') ||
     n.places.some(
       ({ relation, part, thing }) =>
@@ -73,7 +76,7 @@ export function liftArm(s: Stance, n: Instruction, side: Side | null): boolean {
     ({ relation, part }) =>
       ['past', 'over', 'beside', 'along'].includes(relation) && part === 'head'
   )
-  if ((has(n, 'forward') || thingIn(n, 'front of the mat')) && !has(n, 'up')) {
+  if ((has(n, 'forward') || thingIn(n, 'front of the mat')) && (half || !has(n, 'up'))) {
     straightArm(s, side)
     setOn(s, side, 'Forearm', { pronation: 80 })
     if (upright(s)) setOn(s, side, 'Shoulder', { flexion: 90, abduction: 0, rotation: 0 })
@@ -382,7 +385,7 @@ export function placeArm(s: Stance, n: Instruction, side: Side | null): boolean 
       setOn(s, side, 'Forearm', { pronation: 140 })
       return true
     }
-    const tips = /fingertip|finger/.test(n.word)
+    const tips = n.spot === 'fingers'
     put(s, `${side} ${forearm ? 'forearm' : tips ? 'fingertips' : 'palm'}`, on)
     if (posture === 'prone') {
       const under = n.places.some(
@@ -614,6 +617,11 @@ export function hold(s: Stance, n: Instruction, side: Side | null): boolean {
   }
   if (partIn(n, 'elbow', 'forearm')) {
     freeArm(s, side)
+    if (n.places.some(({ relation, part }) => relation === 'behind' && part === 'spine')) {
+      setOn(s, side, 'Shoulder', { flexion: -38, abduction: 14, rotation: -70 })
+      setOn(s, side, 'Elbow', { flexion: 92 })
+      return true
+    }
     setOn(s, side, 'Shoulder', {
       flexion: get(s, 'pelvis', 'tilt') > 50 ? 150 : 60,
       abduction: 5,

@@ -17,6 +17,7 @@ import {
   setOn,
   SIDES,
   type Stance,
+  startFigure,
   takeStart,
   tipTo,
   touches,
@@ -38,6 +39,13 @@ function behind(s: Stance, side: Side): void {
   put(s, `${side} toes`, 'floor')
   setOn(s, side, 'Ankle', { dorsiflexion: 15 })
   setOn(s, side, 'Toes', { extension: 50 })
+}
+
+/** From all fours: a leg goes out long behind, its toes on the floor. */
+function longBehind(s: Stance, side: Side): void {
+  behind(s, side)
+  setOn(s, side, 'Hip', { flexion: get(s, 'pelvis', 'tilt') - 90 + 14, abduction: 0 })
+  setOn(s, side, 'Knee', { flexion: 0 })
 }
 
 /** The hips of a stride, in degrees, and how long it is then, in leg lengths. */
@@ -105,10 +113,7 @@ export function step(s: Stance, n: Instruction, side: Side | null): boolean {
   if (onHands) {
     if (!has(n, 'forward') && !partIn(n, 'hand')) {
       if (!has(n, 'back')) return false
-      // From all fours: the leg goes out long behind.
-      behind(s, side)
-      setOn(s, side, 'Hip', { flexion: get(s, 'pelvis', 'tilt') - 90 + 14, abduction: 0 })
-      setOn(s, side, 'Knee', { flexion: 0 })
+      longBehind(s, side)
       return true
     }
     // Forward between the hands: the trunk comes down over the thigh.
@@ -525,8 +530,16 @@ export function straighten(s: Stance, n: Instruction, side: Side | null): boolea
     return true
   }
   if (posture === 'fours') {
-    if (!has(n, 'back') && !lifted) return true
-    setOn(s, side, 'Hip', { flexion: get(s, 'pelvis', 'tilt') - 90 })
+    if (lifted) setOn(s, side, 'Hip', { flexion: get(s, 'pelvis', 'tilt') - 90 })
+    else longBehind(s, side)
+    return true
+  }
+  if (posture === 'kneeling' && touches(s, new RegExp(`^${side} shin$`))) {
+    // A shin that lies on the floor first comes off it.
+    if (has(n, 'out') || thingIn(n, 'side')) return step(s, { ...n, ways: ['out'] }, side)
+    if (!has(n, 'forward') || !step(s, n, side)) return false
+    setOn(s, side, 'Hip', { flexion: get(s, 'pelvis', 'tilt') + 45 })
+    setOn(s, side, 'Knee', { flexion: 2 })
     return true
   }
   if (posture === 'standing' && !lifted) {
@@ -554,7 +567,9 @@ export function longOnFloor(s: Stance, side: Side): void {
 export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
   const posture = postureOf(s)
+  const apart = wide(s)
   if (n.part === 'toes') return true
+  if (heelToSeat(s, n, side)) return true
   if (n.part === 'heel') {
     if (!touches(s, new RegExp(`^${side} (?:sole|heel)$`))) return false
     freeLeg(s, side)
@@ -626,7 +641,10 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
     return true
   }
   const tilt = get(s, 'pelvis', 'tilt')
-  if (Math.abs(get(s, 'pelvis', 'lean')) > 12) {
+  if (
+    Math.abs(get(s, 'pelvis', 'lean')) > 12 ||
+    (apart && level(n) && !has(n, 'forward', 'back'))
+  ) {
     // Leaning out over one leg: the other goes up in line with the trunk.
     const foot = otherSide(side)
     const sign = foot === 'left' ? 1 : -1
@@ -640,16 +658,13 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
     setOn(s, side, 'Knee', { flexion: 0 })
     return true
   }
-  const level =
-    has(n, 'level') ||
-    n.places.some(({ relation }) => relation === 'level with' || relation === 'parallel to')
   if (
     has(n, 'back') ||
     n.places.some(({ relation, thing }) => relation === 'behind' && thing === 'you') ||
     frontLeg(s) === otherSide(side)
   ) {
     // The trunk tips forward as far as the leg goes up behind.
-    if (level || tilt > 40) {
+    if (level(n) || tilt > 40) {
       const front = otherSide(side)
       set(s, 'pelvis', { tilt: 84 })
       setOn(s, front, 'Hip', { flexion: 84 })
@@ -666,7 +681,7 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
     return true
   }
   setOn(s, side, 'Hip', {
-    flexion: tilt + degreesOf(n, level || knee ? 90 : 45),
+    flexion: tilt + degreesOf(n, level(n) || knee ? 90 : 45),
     abduction: 0,
     rotation: 0,
   })
@@ -688,6 +703,11 @@ export function upTheWall(s: Stance): boolean {
   s.wall = 0.09
   return true
 }
+
+/** Whether a part comes level with the floor, or with another one. */
+const level = (n: Instruction) =>
+  has(n, 'level') ||
+  n.places.some(({ relation }) => relation === 'level with' || relation === 'parallel to')
 
 export function lower(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
@@ -921,28 +941,38 @@ export function cross(s: Stance, n: Instruction, side: Side | null): boolean {
   const posture = postureOf(s)
   if (n.side === 'both' || !side) {
     if (posture === 'seated' && n.side === 'both') {
+      // As one begins in it: the leg that leads is in front.
       const tilt = get(s, 'pelvis', 'tilt')
-      const front = s.lead ?? 'right'
-      freeLeg(s, 'left')
-      freeLeg(s, 'right')
-      for (const each of SIDES) {
-        put(s, `${each} outer foot`, 'floor')
-        setOn(
-          s,
-          each,
-          'Hip',
-          each === front
-            ? { flexion: 72 + tilt, abduction: 50, rotation: 82 }
-            : { flexion: 62 + tilt, abduction: 56, rotation: 84 }
-        )
-        setOn(s, each, 'Knee', { flexion: each === front ? 118 : 132 })
-        setOn(s, each, 'Ankle', { dorsiflexion: -30 })
+      const seat = startFigure('cross-legged')!.angles
+      for (const side of SIDES) {
+        const as = side === (s.lead ?? 'right') ? 'right' : 'left'
+        freeLeg(s, side)
+        put(s, `${side} outer foot`, 'floor')
+        for (const joint of ['Hip', 'Knee', 'Ankle'])
+          setOn(s, side, joint, seat[`${as}${joint}`] as Record<string, number>)
+        setOn(s, side, 'Hip', { flexion: get(s, `${side}Hip`, 'flexion') + tilt })
       }
       return true
     }
     return false
   }
   const other = otherSide(side)
+  const beyond = n.places.find(
+    ({ relation, part }) =>
+      relation === 'in front of' ||
+      relation === 'behind' ||
+      (relation === 'over' && (part === 'ankle' || part === 'foot'))
+  )
+  if (posture === 'standing' && beyond && ['foot', 'ankle', 'leg'].includes(n.part)) {
+    // The foot comes down beyond the other one, at its outer side.
+    stand(s, side)
+    const way = beyond.relation === 'behind' ? -1 : 1
+    const tilt = get(s, 'pelvis', 'tilt')
+    setOn(s, side, 'Hip', { flexion: tilt + 12 * way, abduction: -14, rotation: 0 })
+    setOn(s, other, 'Hip', { flexion: tilt - 6 * way, abduction: -6, rotation: 0 })
+    setOn(s, side, 'Knee', { flexion: 2 })
+    return true
+  }
   if (n.part === 'ankle' || n.part === 'shin' || n.part === 'foot') {
     return placeLeg(
       s,
@@ -983,7 +1013,7 @@ export function close(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
   const posture = postureOf(s)
   if (n.part === 'knee' && partIn(n, 'chest')) return toChest(s, n, side)
-  if (/^soles?$/.test(n.word) || /^soles? of/.test(n.word)) {
+  if (n.spot === 'sole') {
     if (posture !== 'seated' && posture !== 'supine') return false
     freeLeg(s, side)
     put(s, `${side} outer foot`, 'floor')
@@ -1011,15 +1041,13 @@ export function open(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
   const posture = postureOf(s)
   const leg = n.part === 'leg' || n.part === 'foot'
-  const amount = n.amount?.words ?? ''
   const little =
-    /hip|fist|hand|shoulder/.test(amount) ||
+    n.amount?.narrow ||
     (has(n, 'apart') &&
       n.part === 'foot' &&
       !n.amount &&
       n.action === 'spread' &&
       posture === 'standing' &&
-      !/leg/.test(amount) &&
       !has(n, 'out'))
   if (posture === 'heel seat' || posture === 'kneeling') {
     if (n.part !== 'knee') return false
@@ -1065,8 +1093,14 @@ export function open(s: Stance, n: Instruction, side: Side | null): boolean {
     setOn(s, side, 'Hip', { abduction: 35, rotation: 40 })
     return true
   }
-  setOn(s, side, 'Hip', { rotation: 40 })
+  if (posture === 'standing' && n.part === 'knee' && !touches(s, legOf(side))) kneeOut(s, side)
+  else setOn(s, side, 'Hip', { rotation: 40 })
   return true
+}
+
+/** A knee that is up goes out to its side, the foot beneath it. */
+function kneeOut(s: Stance, side: Side): void {
+  setOn(s, side, 'Hip', { abduction: 50, rotation: 20 })
 }
 
 /** A leg turns in its hip: the foot out, the knee in. */
@@ -1079,6 +1113,10 @@ export function turnLeg(s: Stance, n: Instruction, side: Side | null, out: boole
   const amount =
     n.amount?.unit === 'deg' ? n.amount.value! * (out ? 1 : -1) : usual * (shareOf(n) < 1 ? 0.4 : 1)
   setOn(s, side, 'Hip', { rotation: amount })
+  if (out && n.part === 'knee' && lifted) {
+    kneeOut(s, side)
+    return true
+  }
   if (out && n.part === 'knee' && posture === 'standing' && !lifted && !wide(s)) {
     // The knee goes out with the heel off the floor: the weight is on the other leg.
     freeLeg(s, side)

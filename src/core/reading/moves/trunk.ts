@@ -36,11 +36,13 @@ export function turnTrunk(s: Stance, side: Side, share: number, head = true): vo
 
 export function twist(s: Stance, n: Instruction): boolean {
   if (has(n, 'middle')) return unwind(s)
-  if (n.side === 'left' || n.side === 'right') {
-    // The left ribs turn to the right thigh: away from their own side.
-    return true
-  }
-  const sign = signOf(n)
+  const [own] = SIDES.filter((side) => side === n.side)
+  // The left ribs turn to the right thigh, and forward: away from their own side.
+  const to = n.places.find(({ side }) => side === 'left' || side === 'right')?.side
+  const turned =
+    own && (has(n, 'back') ? own : has(n, 'forward') ? otherSide(own) : to === own ? undefined : to)
+  const sign = signOf(n) || (turned === 'left' ? 1 : turned === 'right' ? -1 : 0)
+  if (own && sign === 0) return true
   if (sign === 0) {
     if (has(n, 'up', 'out') || thingIn(n, 'ceiling')) return get(s, 'ribs', 'rotation') !== 0
     // More of the turn that there is already.
@@ -244,7 +246,11 @@ function chestUp(s: Stance, n: Instruction): boolean {
 /** The chest comes up from the back, on the forearms; the head tips back. */
 export function chestOffBack(s: Stance, n: Instruction): boolean {
   // Lifted within itself, the breastbone moves nothing.
-  if (n.word !== 'chest' || s.straps.length > 0 || SIDES.some((side) => !touches(s, legOf(side))))
+  if (
+    n.spot === 'breastbone' ||
+    s.straps.length > 0 ||
+    SIDES.some((side) => !touches(s, legOf(side)))
+  )
     return true
   drop(s, /^(?:back|shoulders)$/)
   put(s, 'pelvis', 'floor')
@@ -627,6 +633,8 @@ export function turnHead(s: Stance, n: Instruction): boolean {
     ({ part }) => part === 'shoulder' || part === 'hand' || part === 'fingers' || part === 'arm'
   )
   const to = shoulder?.side === 'left' ? 1 : shoulder?.side === 'right' ? -1 : 0
+  // An ear goes to its shoulder sideways, a chin by turning.
+  if (n.spot === 'ear' && to !== 0) return placeHead(s, n)
   const way = sign || to
   if (way !== 0) {
     set(s, 'neck', { rotation: degreesOf(n, 52) * way })
@@ -659,21 +667,13 @@ export function tuckChin(s: Stance): boolean {
 }
 
 export function lowerHead(s: Stance, n: Instruction): boolean {
+  if (n.spot === 'ear' && n.places.some(({ part }) => part === 'shoulder')) return placeHead(s, n)
   const on = thingIn(n, 'floor', 'mat', 'bolster', 'blanket', 'block', 'chair')
   const posture = postureOf(s)
   if (on) {
     const surface = on.thing === 'mat' ? 'floor' : on.thing === 'block' ? 'block low' : on.thing!
-    const part = /ear|cheek|temple/.test(n.word)
-      ? 'head'
-      : /chin/.test(n.word)
-        ? 'chin'
-        : n.part === 'chin'
-          ? 'chin'
-          : /crown|top/.test(n.word)
-            ? 'crown'
-            : /forehead|brow|eye/.test(n.word)
-              ? 'forehead'
-              : 'head'
+    const { spot } = n
+    const part = spot === 'chin' || spot === 'crown' || spot === 'forehead' ? spot : 'head'
     // A shoulder that lies there has brought its ear along.
     if (touches(s, /ear$/) && part === 'head') return true
     if (posture === 'standing' && get(s, 'pelvis', 'tilt') < 60) return false
@@ -688,7 +688,7 @@ export function lowerHead(s: Stance, n: Instruction): boolean {
     put(s, part, surface)
     return true
   }
-  if (posture === 'prone' && /forehead/.test(n.word)) return true
+  if (posture === 'prone' && n.spot === 'forehead') return true
   if (has(n, 'back')) set(s, 'neck', { flexion: -28 })
   else
     set(s, 'neck', {

@@ -1,4 +1,4 @@
-import type { BodyPart, Relation, Thing, Way } from '../../instruction'
+import type { Amount, BodyPart, Relation, Spot, Thing, Way } from '../../instruction'
 
 /** English words for the parts of the body, for places, ways and amounts. Common practice, no source. */
 
@@ -58,6 +58,29 @@ export const PART_WORDS: ReadonlyMap<string, PartWord> = new Map(
     )
   )
 )
+
+/** The words of a part that tell a finer place on it. */
+const SPOT_WORDS: readonly [part: BodyPart, spot: Spot, words: RegExp][] = [
+  ['foot', 'sole', /^soles?(?: of|$)/],
+  ['fingers', 'fingers', /./],
+  ['head', 'ear', /^(?:ear|cheek|temple)s?$/],
+  ['head', 'crown', /crown|top/],
+  ['head', 'forehead', /forehead|brow|eye/],
+  ['chin', 'chin', /./],
+  ['gaze', 'forehead', /eye/],
+  ['chest', 'breastbone', /^(?!chest$)/],
+  ['whole body', 'hands and knees', /hands|fours|table/],
+]
+
+/** The finer place that a word for a part tells; null when it means the whole part. */
+export const spotOf = (part: BodyPart, word: string): Spot | null =>
+  SPOT_WORDS.find(([of, , words]) => of === part && words.test(word))?.[1] ?? null
+
+/** What words for an amount say of it, beside its number. */
+export const amountSays = (words: string): Pick<Amount, 'further' | 'narrow'> => ({
+  ...(/deep|furth|farth/.test(words) ? { further: true } : {}),
+  ...(/hip|fist|hand|shoulder/.test(words) ? { narrow: true } : {}),
+})
 
 export const THING_WORDS: Record<Thing, string> = {
   floor: 'floor, ground, earth, mat beneath you, mat below',

@@ -24,6 +24,7 @@ import {
   type Word,
   wordsOf,
 } from './phrases'
+import { amountSays, spotOf } from './bodyWords'
 import { type Around, type Sense, VERBS } from './verbWords'
 
 /**
@@ -1103,15 +1104,17 @@ class Reading {
     while (last > from && (this.words[last]?.mark || this.is(last, 'and'))) last -= 1
     const turned = ['twist', 'side-bend', 'lean', 'roll', 'lie'].includes(action)
     const sides = told.ways.filter((way) => way === 'left' || way === 'right')
+    const spot = spotOf(noun.part, noun.word)
     this.found.push({
       action,
       part: noun.part,
       word: noun.word,
+      ...(spot ? { spot } : {}),
       side: noun.side,
       ...(noun.role ? { role: noun.role } : {}),
       ways: turned && sides.length > 0 ? sides : [...new Set(told.ways)],
       places: [...told.places],
-      amount: told.amount,
+      amount: told.amount && { ...told.amount, ...amountSays(told.amount.words) },
       manner: told.manner,
       ...(prop ? { prop } : {}),
       from: this.words[from]!.start,

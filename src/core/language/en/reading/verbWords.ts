@@ -64,6 +64,10 @@ const onThing: Holds = ({ places }) =>
       (thing !== undefined && thing !== 'ceiling' && thing !== 'side') ||
       (part !== undefined && relation === 'on')
   )
+const onPart =
+  (...parts: readonly BodyPart[]): Holds =>
+  ({ places }) =>
+    places.some(({ part, relation }) => relation === 'on' && part && parts.includes(part))
 const SIDEWAYS = going('left', 'right', 'out')
 
 const S = (action: Action, holds?: Holds, more: Omit<Sense, 'action' | 'holds'> = {}): Sense => ({
@@ -153,6 +157,7 @@ export const VERBS: Record<string, Sense[]> = {
   dangle: [S('lower', (a) => a.part !== null, { way: 'down' })],
   rise: [
     S('lift', (a) => a.part !== null, { way: 'up' }),
+    S('kneel', all(alone, onPart('knee', 'shin')), { part: 'whole body' }),
     S('lift', all(alone, onThing), { way: 'up', part: 'heel', both: true }),
     S('lift', undefined, { way: 'up', part: 'spine' }),
   ],
