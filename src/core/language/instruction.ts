@@ -164,12 +164,28 @@ export type Thing = (typeof THINGS)[number]
 
 export type SideTold = Side | 'both' | null
 
+/** A finer place on a part, or what carries the whole body, where a form hangs on it. */
+export const SPOTS = [
+  'sole',
+  'fingers',
+  'ear',
+  'chin',
+  'crown',
+  'forehead',
+  'breastbone',
+  'belly',
+  'waist',
+  'hands and knees',
+] as const
+export type Spot = (typeof SPOTS)[number]
+
 /** A place that a line names: a part of the body or a thing, and how it stands to it. */
 export interface Place {
   relation: Relation
   part?: BodyPart
   /** The word of the line for a finer place: `calf`, `little toe`. */
   word: string
+  spot?: Spot
   side?: SideTold
   /** A relative word that is not settled yet. */
   role?: SideRole | 'other' | 'same' | 'opposite'
@@ -186,19 +202,6 @@ export interface Amount {
   /** Whether it is as little as a hand or the hips are wide. */
   narrow?: true
 }
-
-/** A finer place on a part, or what carries the whole body, where a form hangs on it. */
-export const SPOTS = [
-  'sole',
-  'fingers',
-  'ear',
-  'chin',
-  'crown',
-  'forehead',
-  'breastbone',
-  'hands and knees',
-] as const
-export type Spot = (typeof SPOTS)[number]
 
 /** One thing that a line asks for, as plain data. */
 export interface Instruction {

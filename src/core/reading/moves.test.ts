@@ -78,6 +78,16 @@ test.each<[Stands, string | string[], Way[]]>([
   ['standing', 'Lift the arms forward halfway.', ['leftHand front', 'rightHand front']],
   ['standing', 'Hold the elbows behind the back.', ['leftHand back', 'rightHand back']],
   ['standing', 'Clasp the hands behind the head.', ['leftHand up', 'rightHand up']],
+  ['standing', 'Bring the palms together behind the back.', ['leftHand back', 'rightHand back']],
+  ['standing', 'Place the hands on the low back.', ['leftHand back', 'rightHand back']],
+  ['standing', 'Place the hands on the belly.', ['leftHand front', 'rightHand front']],
+  ['standing', ['Clasp the hands behind the back.', 'Fold forward.'], ['leftHand up']],
+  [
+    'standing',
+    ['Place the hands on the hips.', 'Fold forward.', 'Place the hands on the floor.'],
+    ['leftHand down', 'rightHand down'],
+  ],
+  ['allFours', 'Drop the belly.', ['lowBack down']],
   ['standing', 'Turn the left ribs to the right.', ['leftUpperArm front', 'rightUpperArm back']],
   ['standing', 'Turn the right ribs back.', ['leftUpperArm front', 'rightUpperArm back']],
   ['standing', 'Turn the right ribs forward.', ['leftUpperArm back', 'rightUpperArm front']],
@@ -148,6 +158,41 @@ test.each([
   const neck = draftedFrom('standing', [line]).at(-1)!.figure.angles.neck as Record<string, number>
   expect(Math.sign(neck.lateralFlexion!)).toBe(way)
   expect(neck.rotation ?? 0).toBe(0)
+})
+
+const heightOf = (from: Stands, lines: string[], segment: Segment) =>
+  draftedFrom(from, lines).at(-1)!.solved.placed.origins[jointOf(segment)]![1]
+
+test('hands that come to the shoulders come no higher than the head', () => {
+  for (const line of ['Lift the hands to the shoulders.', 'Bring the fingertips to the shoulders.'])
+    for (const hand of ['leftHand', 'rightHand'] as const) {
+      const height = heightOf('standing', [line], hand)
+      expect(height).toBeGreaterThan(heightOf('standing', [line], 'ribs'))
+      expect(height).toBeLessThan(heightOf('standing', [line], 'head') + 0.06)
+    }
+})
+
+/** Hands on the hips stay there, whatever the trunk does: common practice, no source. */
+test.each<[Stands, string]>([
+  ['standing', 'Fold forward from the hips.'],
+  ['standing', 'Arch back.'],
+  ['standing', 'Turn the chest to the left.'],
+  ['kneeling', 'Arch back.'],
+  ['kneeling', 'Turn the chest to the right.'],
+])('from %s, hands on the hips: %s', (from, line) => {
+  const away = (lines: string[]) => {
+    const { origins } = draftedFrom(from, lines).at(-1)!.solved.placed
+    return ['left', 'right'].map((side) => {
+      const [hand, hip] = ['Hand', 'Thigh'].map(
+        (part) => origins[jointOf(`${side}${part}` as Segment)]!
+      )
+      return Math.hypot(...hand!.map((value, k) => value - hip![k]!))
+    })
+  }
+  const before = away(['Place the hands on the hips.'])
+  away(['Place the hands on the hips.', line]).forEach((far, i) =>
+    expect(far).toBeLessThan(before[i]! + 0.05)
+  )
 })
 
 /** Nothing of the body goes anywhere. */

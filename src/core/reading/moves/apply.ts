@@ -366,7 +366,7 @@ export function apply(s: Stance, n: Instruction): Done {
   }
   if (IN_THE_MIDDLE.has(n.part) || n.part === 'ribs') {
     const move = TRUNK[n.action]
-    return move ? (move(s, n) ? 'moved' : 'unsure') : 'unsure'
+    return move && arms.keepingHips(s, () => move(s, n)) ? 'moved' : 'unsure'
   }
   if (n.part === 'shoulder') return n.side === null ? 'unsure' : 'holds'
   if (n.part === 'hip') {

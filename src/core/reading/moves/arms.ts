@@ -1,6 +1,6 @@
 import { otherSide, type Side } from '../../card'
 import type { Instruction, Place } from '../../language'
-import { add, apply, jointOf, type Vec } from '../../figure'
+import { add, apply, jointOf, norm, type Segment, sub, transpose, type Vec } from '../../figure'
 import { surfaceOf } from './legs'
 import {
   ahead,
@@ -58,6 +58,8 @@ const upright = (s: Stance) => apply(placedOf(s).rotations[jointOf('ribs')]!, [0
 
 export function liftArm(s: Stance, n: Instruction, side: Side | null): boolean {
   if (!side) return false
+  const shoulder = n.places.find(({ part, relation }) => part === 'shoulder' && relation === 'to')
+  if (shoulder && (n.part === 'hand' || n.part === 'fingers')) return onTrunk(s, n, side, shoulder)
   freeArm(s, side)
   const single = n.side !== 'both'
   // Half of the way up is as high as the shoulders.
@@ -200,6 +202,12 @@ export function palmsTogether(s: Stance, n: Instruction): boolean {
   for (const side of SIDES) {
     if (touches(s, new RegExp(`^${side} (?:palm|forearm|fingertips)$`), FLOOR)) return false
     freeArm(s, side)
+    if (n.places.some(({ relation }) => relation === 'behind')) {
+      // Fingers up between the shoulder blades.
+      setOn(s, side, 'Shoulder', { flexion: -40, abduction: 22, rotation: -75 })
+      setOn(s, side, 'Elbow', { flexion: 112 })
+      continue
+    }
     const up = get(s, `${side}Shoulder`, 'flexion') > 140
     if (up && !n.places.some(({ part }) => part === 'chest')) {
       setOn(s, side, 'Shoulder', { flexion: 172, abduction: -4 })
@@ -387,6 +395,11 @@ export function placeArm(s: Stance, n: Instruction, side: Side | null): boolean 
     }
     const tips = n.spot === 'fingers'
     put(s, `${side} ${forearm ? 'forearm' : tips ? 'fingertips' : 'palm'}`, on)
+    if (get(s, `${side}Elbow`, 'flexion') > 60 && get(s, `${side}Shoulder`, 'flexion') < 0) {
+      // From the hips or from behind the back it first hangs.
+      straightArm(s, side)
+      aimArm(s, side, [0, -1, 0.05])
+    }
     if (posture === 'prone') {
       const under = n.places.some(
         ({ part, relation }) => part === 'shoulder' && relation === 'under'
@@ -512,7 +525,36 @@ export function armBackAcross(s: Stance, side: Side): boolean {
 }
 
 /** Hands on the hips, at the heart, behind the head, on the belly, behind the back. */
-function onTrunk(s: Stance, n: Instruction, side: Side, { part, relation }: Place): boolean {
+/** How near its hip joint a hand is that lies on the hip, in statures. */
+const ON_HIP = 0.21
+
+/** Hands that are on the hips, where they are from the middle of the hips. */
+function handsOnHips(s: Stance): { side: Side; from: Vec }[] {
+  const placed = placedOf(s)
+  return SIDES.flatMap((side) => {
+    const from = at(placed, `${side}Hand` as Segment)
+    const away = norm(sub(from, at(placed, `${side}Thigh` as Segment)))
+    return get(s, `${side}Elbow`, 'flexion') > 60 && away < ON_HIP
+      ? [{ side, from: apply(transpose(placed.rotations[0]!), from) }]
+      : []
+  })
+}
+
+/** A movement of the trunk that hands on the hips stay out of: they go where the hips go. */
+export function keepingHips(s: Stance, move: () => boolean): boolean {
+  const hands = handsOnHips(s)
+  const moved = move()
+  for (const { side, from } of hands)
+    if (get(s, `${side}Elbow`, 'flexion') > 60) {
+      const hips = placedOf(s).rotations[0]!
+      const out: Vec = [side === 'left' ? 1 : -1, 0, -0.6]
+      reachFor(s, side, apply(hips, from), apply(hips, out))
+    }
+  return moved
+}
+
+function onTrunk(s: Stance, n: Instruction, side: Side, place: Place): boolean {
+  const { part, relation, spot } = place
   if (part === 'shoulder' && relation === 'level with')
     return liftArm(s, { ...n, ways: ['level'] }, side)
   if (
@@ -541,16 +583,22 @@ function onTrunk(s: Stance, n: Instruction, side: Side, { part, relation }: Plac
       setOn(s, side, 'Shoulder', { flexion: 60, abduction: 120, rotation: 40 })
       setOn(s, side, 'Elbow', { flexion: 135 })
     },
-    'low back': () => {
+    belly: () => {
       setOn(s, side, 'Shoulder', { flexion: 12, abduction: 18, rotation: -60 })
       setOn(s, side, 'Elbow', { flexion: 92 })
+    },
+    shoulder: () => {
+      setOn(s, side, 'Shoulder', { flexion: 32, abduction: 28, rotation: 0 })
+      setOn(s, side, 'Elbow', { flexion: 146 })
     },
     spine: () => {
       setOn(s, side, 'Shoulder', { flexion: -35, abduction: 12, rotation: -60 })
       setOn(s, side, 'Elbow', { flexion: 85 })
     },
   }
-  if (relation === 'behind' || part === 'spine') pose[part === 'head' ? 'head' : 'spine']!()
+  const behind = relation === 'behind' || part === 'spine' || (part === 'low back' && !spot)
+  if (behind) pose[part === 'head' ? 'head' : 'spine']!()
+  else if (part === 'low back') pose[spot === 'waist' ? 'hip' : 'belly']!()
   else (pose[part!] ?? pose[part === 'pelvis' ? 'hip' : 'chest'])!()
   return true
 }

@@ -94,6 +94,9 @@ export function fold(s: Stance, n: Instruction): boolean {
   curve(s, lowBack * round, ribs * round, neck * round)
   for (const side of SIDES) {
     if (touches(s, new RegExp(`^${side} (?:palm|hand|fingertips|forearm|elbow)$`))) continue
+    // Hands on the hips or behind the back stay there.
+    const behind = get(s, `${side}Shoulder`, 'flexion') < -4
+    if (behind && (posture === 'standing' || get(s, `${side}Elbow`, 'flexion') > 60)) continue
     // Arms that hang go on hanging; seated they reach for the feet.
     if (get(s, `${side}Shoulder`, 'flexion') > 120 && posture === 'standing') continue
     setOn(s, side, 'Shoulder', {
@@ -356,6 +359,7 @@ export function hipsBack(s: Stance, n: Instruction): boolean {
 /** The hips, the chest, the head or all of the body come down. */
 export function lowerTrunk(s: Stance, n: Instruction): boolean {
   const posture = postureOf(s)
+  if (posture === 'fours' && n.part === 'low back') return arch(s, n)
   if (['hip', 'pelvis'].includes(n.part)) {
     if (
       n.places.some(({ part }) => part === 'heel') &&

@@ -69,6 +69,8 @@ const SPOT_WORDS: readonly [part: BodyPart, spot: Spot, words: RegExp][] = [
   ['chin', 'chin', /./],
   ['gaze', 'forehead', /eye/],
   ['chest', 'breastbone', /^(?!chest$)/],
+  ['low back', 'waist', /waist/],
+  ['low back', 'belly', /navel|belly|abdom|stomach|abs|core/],
   ['whole body', 'hands and knees', /hands|fours|table/],
 ]
 

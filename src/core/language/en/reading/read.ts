@@ -130,6 +130,12 @@ const POSITIONS: [words: string, action: Action, part: BodyPart, base: string][]
   ['tabletop', 'kneel', 'whole body', ''],
 ]
 
+/** A place with the finer one that its word tells. */
+function withSpot(place: Place): Place {
+  const spot = place.part && spotOf(place.part, place.word)
+  return spot ? { ...place, spot } : place
+}
+
 class Reading {
   readonly words: Word[]
   readonly found: Instruction[] = []
@@ -1113,7 +1119,7 @@ class Reading {
       side: noun.side,
       ...(noun.role ? { role: noun.role } : {}),
       ways: turned && sides.length > 0 ? sides : [...new Set(told.ways)],
-      places: [...told.places],
+      places: told.places.map(withSpot),
       amount: told.amount && { ...told.amount, ...amountSays(told.amount.words) },
       manner: told.manner,
       ...(prop ? { prop } : {}),
