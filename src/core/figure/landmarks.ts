@@ -48,11 +48,7 @@ export interface MeasureContext {
 }
 
 /** Which side a word means on a figure; null when it is none. */
-export function sideMeant(
-  word: string,
-  f: Solved,
-  { lead, namedBy }: MeasureContext
-): Side | null {
+export function sideMeant(word: string, f: Solved, { lead, namedBy }: MeasureContext): Side | null {
   const across = otherSide(lead)
   switch (word) {
     case 'left':

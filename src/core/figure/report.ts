@@ -26,7 +26,12 @@ const fallIn = (solved: Solved, stature: number) => {
  * A figure in numbers: where its joints are in cm (to its left, up, to the front), its angles,
  * contacts, measures, centre of mass, loads and what cannot be met.
  */
-export function figureReport(figure: Figure, side: Side, namedBy: SideRole | null = null, stature = USUAL_STATURE) {
+export function figureReport(
+  figure: Figure,
+  side: Side,
+  namedBy: SideRole | null = null,
+  stature = USUAL_STATURE
+) {
   const solved = solve(figure, { stature })
   const { body, placed, pose } = solved
   const cm = (v: readonly number[]) => v.map((value) => thousandth(value * stature))
