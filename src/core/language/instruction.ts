@@ -165,19 +165,17 @@ export type Thing = (typeof THINGS)[number]
 export type SideTold = Side | 'both' | null
 
 /** A finer place on a part, or what carries the whole body, where a form hangs on it. */
-export const SPOTS = [
-  'sole',
-  'fingers',
-  'ear',
-  'chin',
-  'crown',
-  'forehead',
-  'breastbone',
-  'belly',
-  'waist',
-  'hands and knees',
-] as const
-export type Spot = (typeof SPOTS)[number]
+export type Spot =
+  | 'sole'
+  | 'fingers'
+  | 'ear'
+  | 'chin'
+  | 'crown'
+  | 'forehead'
+  | 'breastbone'
+  | 'belly'
+  | 'waist'
+  | 'hands and knees'
 
 /** A place that a line names: a part of the body or a thing, and how it stands to it. */
 export interface Place {

@@ -524,7 +524,6 @@ export function armBackAcross(s: Stance, side: Side): boolean {
   return true
 }
 
-/** Hands on the hips, at the heart, behind the head, on the belly, behind the back. */
 /** How near its hip joint a hand is that lies on the hip, in statures. */
 const ON_HIP = 0.21
 
@@ -553,6 +552,7 @@ export function keepingHips(s: Stance, move: () => boolean): boolean {
   return moved
 }
 
+/** Hands on the hips, at the heart, behind the head, on the belly, behind the back. */
 function onTrunk(s: Stance, n: Instruction, side: Side, place: Place): boolean {
   const { part, relation, spot } = place
   if (part === 'shoulder' && relation === 'level with')
