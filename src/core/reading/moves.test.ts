@@ -128,6 +128,14 @@ test.each<[Stands, string | string[], Way[]]>([
   ['supine', 'Place the right foot on the floor.', ['rightShank up']],
   ['bent', ['Lift the hips.', 'Roll the spine down to the floor.'], ['pelvis down']],
   ['prone', ['Lift the right leg.', 'Lower the right leg.'], ['rightFoot down']],
+  ['prone', 'Press up to all fours.', ['pelvis up', 'head up']],
+  ['allFours', 'Push back to kneeling.', ['head up']],
+  ['seated', ['Bend the knees.', 'Lift the feet.'], ['leftFoot up', 'rightFoot up', 'head back']],
+  [
+    'standing',
+    ['Step the feet wide apart.', 'Lift the left knee level with the hip.'],
+    ['leftShank up', 'leftShank front'],
+  ],
   ['seated', 'Roll the spine down to the floor.', ['head down', 'head back']],
   ['seated', 'Cross the legs.', ['leftFoot right', 'rightFoot left']],
   ['seated', 'Cross the right ankle over the left thigh.', ['rightFoot left', 'rightFoot back']],
@@ -170,6 +178,22 @@ test('hands that come to the shoulders come no higher than the head', () => {
       expect(height).toBeGreaterThan(heightOf('standing', [line], 'ribs'))
       expect(height).toBeLessThan(heightOf('standing', [line], 'head') + 0.06)
     }
+})
+
+test('arms that reach forward are level, however far the trunk leans', () => {
+  const boat = ['Bend the knees.', 'Lift the feet.', 'Reach the arms forward.']
+  for (const lines of [boat, ['Lean back.', 'Lift both legs.', 'Reach the arms forward.']]) {
+    const [shoulder, hand] = (['leftUpperArm', 'leftHand'] as const).map((part) =>
+      heightOf('seated', lines, part)
+    )
+    expect(Math.abs(shoulder! - hand!)).toBeLessThan(0.06)
+  }
+})
+
+test('hands that carry do not cross', () => {
+  const [before, after] = draftedFrom('allFours', ['Cross the right arm under the chest.'])
+  expect(after!.did).toEqual(['unsure'])
+  expect(after!.figure).toEqual(before!.figure)
 })
 
 /** Hands on the hips stay there, whatever the trunk does: common practice, no source. */

@@ -5,6 +5,7 @@ import { surfaceOf } from './legs'
 import {
   ahead,
   aimArm,
+  ANY_ARM,
   at,
   curve,
   drop,
@@ -81,7 +82,9 @@ export function liftArm(s: Stance, n: Instruction, side: Side | null): boolean {
   if ((has(n, 'forward') || thingIn(n, 'front of the mat')) && (half || !has(n, 'up'))) {
     straightArm(s, side)
     setOn(s, side, 'Forearm', { pronation: 80 })
-    if (upright(s)) setOn(s, side, 'Shoulder', { flexion: 90, abduction: 0, rotation: 0 })
+    // Level, however far the trunk leans.
+    const [x, , z] = apply(placed.rotations[jointOf('ribs')]!, [0, 0, 1])
+    if (upright(s)) aimArm(s, side, [x, 0, z])
     else aimArm(s, side, apply(placed.rotations[jointOf('ribs')]!, [0, 1, 0]))
     return true
   }
@@ -720,6 +723,8 @@ export function loopStrap(s: Stance, n: Instruction): boolean {
 }
 
 export function crossArms(s: Stance): boolean {
+  // Hands that carry do not cross.
+  if (touches(s, ANY_ARM, FLOOR)) return false
   for (const side of SIDES) {
     freeArm(s, side)
     setOn(s, side, 'Shoulder', { flexion: 72, abduction: -32, rotation: -20 })

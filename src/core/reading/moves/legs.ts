@@ -632,9 +632,12 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
   }
   if (posture === 'seated') {
     const tilt = get(s, 'pelvis', 'tilt')
+    // Bent, the feet come off the floor only when the thighs are steeper.
+    const bent = n.part !== 'leg' && get(s, `${side}Knee`, 'flexion') > 45
     if (n.side === 'both') {
       set(s, 'pelvis', { tilt: -32 })
-      setOn(s, side, 'Hip', { flexion: 78 })
+      setOn(s, side, 'Hip', { flexion: bent ? 104 : 78 })
+      if (bent) setOn(s, side, 'Knee', { flexion: 88 })
     } else setOn(s, side, 'Hip', { flexion: 104 + tilt })
     if (knee) setOn(s, side, 'Knee', { flexion: 90 })
     else if (n.part === 'leg') setOn(s, side, 'Knee', { flexion: 3 })
@@ -643,7 +646,7 @@ export function lift(s: Stance, n: Instruction, side: Side | null): boolean {
   const tilt = get(s, 'pelvis', 'tilt')
   if (
     Math.abs(get(s, 'pelvis', 'lean')) > 12 ||
-    (apart && level(n) && !has(n, 'forward', 'back'))
+    (apart && !knee && level(n) && !has(n, 'forward', 'back'))
   ) {
     // Leaning out over one leg: the other goes up in line with the trunk.
     const foot = otherSide(side)

@@ -234,6 +234,10 @@ class Reading {
     if (this.is(i, 'keep', 'keeping')) return this.keeping(i)
     if (this.is(i, 'let', 'allow', 'letting', 'allowing', 'have', 'invite', 'encourage'))
       return this.letting(i)
+    if (this.is(i, 'press', 'push', 'pressing', 'pushing')) {
+      const position = this.toPosition(i)
+      if (position) return position
+    }
     if (this.is(i, 'come', 'coming', 'go', 'going', 'return', 'get', 'getting', 'transition')) {
       const came = this.coming(i)
       if (came) return came
@@ -1233,15 +1237,8 @@ class Reading {
     return this.after(end, 'place')
   }
 
-  /** `come to standing`, `come up`, `come onto the forearms`, `go down to hands and knees`. */
-  private coming(i: number): number | null {
-    const told = nothingTold()
-    let k = i + 1
-    while (
-      this.is(k, 'all', 'the', 'way', 'slowly', 'gently', 'back', 'up', 'down', 'forward') &&
-      !relationAt(this.words, k)?.end
-    )
-      k += 1
+  /** The position that a verb leads to: come to kneeling, press back up to all fours. */
+  private toPosition(i: number): number | null {
     for (let at = i + 1; at <= i + 5 && at < this.words.length && !this.words[at]!.mark; at += 1)
       for (const [words, action, part] of POSITIONS) {
         const phrase = words.split(' ')
@@ -1269,6 +1266,9 @@ class Reading {
           )
         )
           continue
+        // The standing leg and the sit bones are no positions.
+        if (partAt(this.words, at) || partAt(this.words, at + phrase.length)) continue
+        const told = nothingTold()
         const end = this.tell(at + phrase.length, told)
         this.use(i, end)
         this.push(
@@ -1280,6 +1280,20 @@ class Reading {
         )
         return this.after(end, 'place')
       }
+    return null
+  }
+
+  /** `come to standing`, `come up`, `come onto the forearms`, `go down to hands and knees`. */
+  private coming(i: number): number | null {
+    const told = nothingTold()
+    let k = i + 1
+    while (
+      this.is(k, 'all', 'the', 'way', 'slowly', 'gently', 'back', 'up', 'down', 'forward') &&
+      !relationAt(this.words, k)?.end
+    )
+      k += 1
+    const position = this.toPosition(i)
+    if (position) return position
     k = i + 1
     const end = this.tell(k, told)
     const on = told.places.find(
