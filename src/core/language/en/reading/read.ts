@@ -1267,9 +1267,10 @@ class Reading {
         )
           continue
         // The standing leg and the sit bones are no positions.
-        if (partAt(this.words, at) || partAt(this.words, at + phrase.length)) continue
+        const after = at + phrase.length
+        if ((partAt(this.words, at)?.end ?? 0) > after || partAt(this.words, after)) continue
         const told = nothingTold()
-        const end = this.tell(at + phrase.length, told)
+        const end = this.tell(after, told)
         this.use(i, end)
         this.push(
           action,
