@@ -59,24 +59,28 @@ export const PART_WORDS: ReadonlyMap<string, PartWord> = new Map(
   )
 )
 
-/** The words of a part that tell a finer place on it. */
-const SPOT_WORDS: readonly [part: BodyPart, spot: Spot, words: RegExp][] = [
-  ['foot', 'sole', /^soles?(?: of|$)/],
-  ['fingers', 'fingers', /./],
-  ['head', 'ear', /^(?:ear|cheek|temple)s?$/],
-  ['head', 'crown', /crown|top/],
-  ['head', 'forehead', /forehead|brow|eye/],
-  ['chin', 'chin', /./],
-  ['gaze', 'forehead', /eye/],
-  ['chest', 'breastbone', /^(?!chest$)/],
-  ['low back', 'waist', /waist/],
-  ['low back', 'belly', /navel|belly|abdom|stomach|abs|core/],
-  ['whole body', 'hands and knees', /hands|fours|table/],
-]
+/** By part, the words for it that tell a finer place. */
+const SPOT_WORDS: Partial<Record<BodyPart, readonly [spot: Spot, words: RegExp][]>> = {
+  foot: [['sole', /^soles?(?: of|$)/]],
+  fingers: [['fingers', /./]],
+  head: [
+    ['ear', /^(?:ear|cheek|temple)s?$/],
+    ['crown', /crown|top/],
+    ['forehead', /forehead|brow|eye/],
+  ],
+  chin: [['chin', /./]],
+  gaze: [['forehead', /eye/]],
+  chest: [['breastbone', /^(?!chest$)/]],
+  'low back': [
+    ['waist', /waist/],
+    ['belly', /navel|belly|abdom|stomach|abs|core/],
+  ],
+  'whole body': [['hands and knees', /hands|fours|table/]],
+}
 
 /** The finer place that a word for a part tells; null when it means the whole part. */
 export const spotOf = (part: BodyPart, word: string): Spot | null =>
-  SPOT_WORDS.find(([of, , words]) => of === part && words.test(word))?.[1] ?? null
+  SPOT_WORDS[part]?.find(([, words]) => words.test(word))?.[0] ?? null
 
 /** What words for an amount say of it, beside its number. */
 export const amountSays = (words: string): Pick<Amount, 'further' | 'narrow'> => ({
