@@ -32,10 +32,10 @@ test('rungs climb the page with their forms, what they ask, and why', async ({ p
 test('for a body each rung says whether it is open, and what is missing', async ({ page }) => {
   await openBench(page, 'tree')
   await rung(page, 4).scrollIntoViewIfNeeded()
-  await page.getByText('Stiff from sitting').click()
+  await page.getByText('Stiff from sitting', { exact: true }).click()
   await expect(page.getByText('First open rung: Toes on the floor')).toBeVisible()
   await expect(rung(page, 4).getByText(/not open.*hip opening: \d+° short/)).toBeVisible()
-  await page.getByText('Supple, small').click()
+  await page.getByText('Supple, small', { exact: true }).click()
   await expect(rung(page, 4).getByText('not open')).toHaveCount(0)
   await page.getByRole('button', { name: 'Own numbers' }).click()
   await page.getByLabel('Hip opening').fill('5')
