@@ -165,7 +165,7 @@ function sidePlank(s: Stance, n: Instruction): boolean {
   return true
 }
 
-const ONTO_FOREARMS = (n: Instruction): Instruction => ({
+const ontoForearms = (n: Instruction): Instruction => ({
   ...n,
   part: 'forearm',
   side: 'both',
@@ -284,7 +284,7 @@ function comeTo(s: Stance, n: Instruction): boolean {
     case 'lower':
       if (n.amount?.further) return trunk.deeper(s, n)
       return n.places.some(({ part }) => part === 'elbow' || part === 'forearm')
-        ? SIDES.every((side) => arms.placeArm(s, ONTO_FOREARMS(n), side))
+        ? SIDES.every((side) => arms.placeArm(s, ontoForearms(n), side))
         : trunk.lowerTrunk(s, n)
     case 'shift':
       return trunk.shiftTrunk(s, n)

@@ -43,11 +43,8 @@ export function twist(s: Stance, n: Instruction): boolean {
     own && (has(n, 'back') ? own : has(n, 'forward') ? otherSide(own) : to === own ? undefined : to)
   const sign = signOf(n) || (turned === 'left' ? 1 : turned === 'right' ? -1 : 0)
   if (own && sign === 0) return true
-  if (sign === 0) {
-    if (has(n, 'up', 'out') || thingIn(n, 'ceiling')) return get(s, 'ribs', 'rotation') !== 0
-    // More of the turn that there is already.
-    return get(s, 'ribs', 'rotation') !== 0
-  }
+  // More of the turn that there is already.
+  if (sign === 0) return get(s, 'ribs', 'rotation') !== 0
   turnTrunk(s, sign > 0 ? 'left' : 'right', degreesOf(n, 48) / 48)
   return true
 }
