@@ -63,7 +63,7 @@ function alreadyThere(card: Card): Found[] {
       .slice(0, 1)
       .map((n) => ({
         where,
-        message: SAY.sense.already(`${n.side && n.side !== 'both' ? `${n.side} ` : ''}${n.word}`),
+        message: SAY.sense.already(SAY.sense.sided(n.side, n.word)),
       }))
   })
 }

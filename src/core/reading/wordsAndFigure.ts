@@ -42,6 +42,7 @@ const BESIDE = 0.17
 
 /** Parts that the words bring together, and the figure brings to one of the other side. */
 function apartFrom(told: readonly Instruction[], kept: Figure): string[] {
+  const { sided, figure: say } = SAY.sense
   const { origins } = placedIn(kept)
   const at = (side: Side, name: string) => origins[jointOf(`${side}${name}` as Segment)]!
   const away = (a: Side, one: string, b: Side, two: string) => norm(sub(at(a, one), at(b, two)))
@@ -61,17 +62,9 @@ function apartFrom(told: readonly Instruction[], kept: Figure): string[] {
       if (own < FAR) return []
       const [limb, goal] = [otherSide(side), otherSide(of)]
       if (away(limb, one, of, two) < BESIDE)
-        return SAY.sense.figure.beside(
-          `${side} ${n.word}`,
-          `${of} ${place.word}`,
-          `${limb} ${n.word}`
-        )
+        return say.beside(sided(side, n.word), sided(of, place.word), sided(limb, n.word))
       if (away(side, one, goal, two) < BESIDE)
-        return SAY.sense.figure.besideOther(
-          `${side} ${n.word}`,
-          `${of} ${place.word}`,
-          `${goal} ${place.word}`
-        )
+        return say.besideOther(sided(side, n.word), sided(of, place.word), sided(goal, place.word))
       return []
     })
   })

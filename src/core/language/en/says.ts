@@ -202,6 +202,9 @@ export const englishSays = {
     unread: (problem: string) => `The figure cannot be read: ${problem}.`,
   },
   sense: {
+    /** A part of the body as it is called, of one side when one is meant. */
+    sided: (side: string | null | undefined, part: string) =>
+      side === 'left' || side === 'right' ? `${side} ${part}` : part,
     figure: {
       turns: (way: string) => `The words turn ${way}; the figure turns the other way.`,
       bends: (way: string) => `The words bend to the ${way}; the figure bends the other way.`,
