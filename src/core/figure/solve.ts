@@ -39,6 +39,8 @@ export interface SolveOptions {
   /** A part that is pulled to a place, in statures. */
   pull?: { part: string; to: Vec }
   rounds?: number
+  /** Whether the pose may be off by what one hardly sees: under a centimetre, as a rule. */
+  rough?: boolean
   /** Narrower ranges than those of the joints, in degrees: what one person can do. */
   limits?: Limits
 }
@@ -74,10 +76,20 @@ export function askedAngles(figure: Figure): number[] {
 /** How much of the way back to the asked angles is gone in one round; less while a part is held. */
 const HOMING = 0.5
 const HOMING_HELD = 0.02
-/** Degrees in a round below which the pose has come to rest; rounds of making it exact; and when it is. */
-const RESTS = 0.05
-const POLISH = 12
-const MET = 2e-7
+/** When a pose is found: in how many rounds at most, and the last of them. */
+interface Ends {
+  rounds: number
+  /** Degrees in a round below which the pose has come to rest. */
+  rests: number
+  /** Rounds of making it exact after that, and when it is, in statures. */
+  polish: number
+  met: number
+}
+const EXACT: Ends = { rounds: 80, rests: 0.05, polish: 12, met: 2e-7 }
+/** A tenth of a millimetre. */
+const ROUGH: Ends = { rounds: 30, rests: 0.3, polish: 12, met: 6e-5 }
+/** Degrees in a round below which nothing moves any more. */
+const STILL = 1e-6
 
 /** What tells two figures apart, whatever the order of their contacts. */
 const keyOf = (figure: Figure) =>
@@ -136,7 +148,9 @@ const middleOf = (a: Pose, b: Pose): Pose => ({
  * the least change of the angles, drawn back towards the angles that were asked for.
  */
 function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
-  const { stature = USUAL_STATURE, pull, rounds = 80, limits = JOINT_LIMITS } = options
+  const { stature = USUAL_STATURE, pull, limits = JOINT_LIMITS, rough = false } = options
+  const ends = rough ? ROUGH : EXACT
+  const { rounds, rests, polish, met } = { ...ends, rounds: options.rounds ?? ends.rounds }
   const body = bodyOf(figure.body)
   const asked = askedAngles(figure).map((value, i) => clampAngle(i, value, limits))
   const contacts = figure.contacts.map((contact) => ({
@@ -161,7 +175,7 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
   const inside = new Set<string>()
   let placed = place(body, pose)
   let round = 0
-  let settled = 0
+  let settled: number | null = null
   for (; round < rounds; round += 1) {
     const rows: Row[] = contacts.flatMap(({ contact, points }, i) =>
       contactRows(contact, i, points, placed, body, wall, stature)
@@ -211,7 +225,7 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
         })
       )
     }
-    const homing = settled ? 0 : pull ? HOMING_HELD : HOMING
+    const homing = settled !== null ? 0 : pull ? HOMING_HELD : HOMING
     const step = nextStep(rows, pose, placed, asked, homing, limits)
     const worst = rows.reduce(
       (most, row) => Math.max(most, row.weight === HARD ? Math.abs(row.residual) : 0),
@@ -225,9 +239,12 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     let moved = 0
     for (let i = 0; i < COLUMNS; i += 1)
       moved = Math.max(moved, Math.abs(step[i]!) * (i < ROOT ? 100 : 1))
-    if (settled && (worst < MET || round - settled > POLISH)) break
     // Once the pose has come to rest between what is asked and what is met, it is made exact.
-    if (!settled && (moved < RESTS || round > rounds - POLISH)) settled = round
+    const polished = settled !== null
+    if (!polished && (moved < rests || round > Math.max(0, rounds - polish))) settled = round
+    if (settled === null || (!polished && !rough)) continue
+    // What still asks for something, and moves nothing, is at odds with itself.
+    if (worst < met || moved < STILL || round - settled > polish) break
   }
   return {
     body,

@@ -1,5 +1,14 @@
 import { demoCards } from '../../../tests/support/cards'
-import { finalFigure, mirroredFigure, solve, solved, USUAL_STATURE } from '.'
+import {
+  finalFigure,
+  keyframesOf,
+  mirroredFigure,
+  norm,
+  solve,
+  solved,
+  sub,
+  USUAL_STATURE,
+} from '.'
 
 /** A figure that was solved is solved once, and is never taken for another one. */
 
@@ -24,7 +33,7 @@ test('its mirror, another stature, and a coarser try are bodies of their own', (
     expect(solved(mirroredFigure(figure)).pose).not.toEqual(solved(figure).pose)
     expect(solved(figure, 190)).not.toBe(solved(figure))
     expect(solved(figure, 190)).toBe(solved(figure, 190))
-    expect(solved(figure, USUAL_STATURE, 5)).not.toBe(solved(figure))
+    expect(solved(figure, USUAL_STATURE, true)).not.toBe(solved(figure))
   }
 })
 
@@ -40,8 +49,33 @@ test('it is given up when there are too many, and found anew as it was', () => {
   const [figure] = figures
   const before = solved(figure!)
   for (let i = 0; i < 700; i += 1)
-    solved({ angles: { neck: { flexion: i / 100 } }, contacts: [], straps: [] }, USUAL_STATURE, 1)
+    solved(
+      { angles: { neck: { flexion: i / 100 } }, contacts: [], straps: [] },
+      USUAL_STATURE,
+      true
+    )
   const after = solved(figure!)
   expect(after).not.toBe(before)
   expect(after).toEqual(before)
+})
+
+test('a coarser try stands where the exact one does, as far as one sees, and is found sooner', () => {
+  const all = demoCards().flatMap((card) => keyframesOf(card).frames.map(({ figure }) => figure))
+  const apart = all.map((figure) => {
+    const [exact, rough] = [solved(figure), solved(figure, USUAL_STATURE, true)]
+    const cm = exact.placed.origins.map(
+      (joint, i) => norm(sub(joint, rough.placed.origins[i]!)) * USUAL_STATURE
+    )
+    return { cm: Math.max(...cm), exact, rough }
+  })
+  for (const { exact, rough, cm } of apart) {
+    expect(rough.unmet.length).toBe(exact.unmet.length)
+    expect(rough.rounds).toBeLessThanOrEqual(exact.rounds)
+    expect(cm).toBeLessThan(5)
+  }
+  const far = apart.map(({ cm }) => cm).toSorted((a, b) => a - b)
+  expect(far[Math.floor(far.length / 2)]).toBeLessThan(0.1)
+  expect(far[Math.floor(far.length * 0.9)]).toBeLessThan(1)
+  const rounds = (of: 'exact' | 'rough') => apart.reduce((sum, each) => sum + each[of].rounds, 0)
+  expect(rounds('rough')).toBeLessThan(rounds('exact') * 0.7)
 })

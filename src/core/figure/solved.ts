@@ -13,14 +13,14 @@ const spell = rememberOf((figure: Figure): string => JSON.stringify(figure))
 /**
  * Solves a figure once and keeps it: the same figure has the same pose.
  * @param stature of the person, in cm
- * @param rounds at most, where a form need not be exact
+ * @param rough whether the pose may be off by what one hardly sees
  */
-export function solved(figure: Figure, stature = USUAL_STATURE, rounds?: number): Solved {
+export function solved(figure: Figure, stature = USUAL_STATURE, rough = false): Solved {
   const letters = spell(figure)
-  const how = `${stature} ${rounds ?? ''}`
+  const how = `${stature} ${rough}`
   const before = known.get(letters)?.get(how)
   if (before) return before
-  const now = solve(figure, { stature, ...(rounds ? { rounds } : {}) })
+  const now = solve(figure, { stature, rough })
   if (known.size >= MOST_KEPT) known.clear()
   known.set(letters, (known.get(letters) ?? new Map<string, Solved>()).set(how, now))
   return now

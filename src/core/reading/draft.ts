@@ -91,9 +91,6 @@ function leadOf(card: Card, lines: readonly ReadLine[], start: Side | null): Sid
   return 'right'
 }
 
-/** Rounds of solving for a draft: it may be off by what one does not see. */
-const ROUNDS = 30
-
 /** What a set-up line does beside telling where one begins. */
 const BEGINS = new Set(['stand', 'kneel', 'sit', 'lie', 'roll'])
 
@@ -387,7 +384,7 @@ export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>
     sure,
     kept,
     idle,
-    solved: solved(figure, options.stature, kept ? undefined : ROUNDS),
+    solved: solved(figure, options.stature, !kept),
   }))
 
 /**
