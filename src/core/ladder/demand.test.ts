@@ -199,6 +199,25 @@ describe('a demand', () => {
     expect(closed.from.map((each) => each.of)).toContain('eyes')
   })
 
+  test.each([
+    ['Close the eyes.', true],
+    ['Close your eyes and breathe.', true],
+    ['Let both eyes close.', true],
+    ['Shut the eyes.', true],
+    ['Lower the gaze and close the eyes.', true],
+    ['Keep the eyes closed.', true],
+    ['Look ahead.', false],
+    ['Soften the gaze.', false],
+    ['Close the fingers.', false],
+    ['Close the left hand.', false],
+    ['Keep the eyes open.', false],
+  ])('the eyes are closed by “%s”: %s', (text, closed) => {
+    const tree = demoCards().find(({ id }) => id === 'tree')!
+    const rest = { ...tree.enter.at(-1)!, id: 'rest', text }
+    const { demand } = demandsOf({ ...tree, enter: [...tree.enter, rest] }).at(-1)!
+    expect(demand!.parts.balance.from.some(({ of }) => of === 'eyes')).toBe(closed)
+  })
+
   test('a form that falls is told so', () => {
     const falling = demandOf(form('standing', { pelvis: { tilt: 60 } }), 20)
     expect(falling.parts.balance.from).toEqual([{ of: 'falls' }])

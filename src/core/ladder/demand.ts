@@ -23,7 +23,7 @@ import {
   USUAL_STATURE,
 } from '../figure'
 import { remember, rememberOf } from '../language'
-import { readLine } from '../reading'
+import { partsIn, readLine } from '../reading'
 import { type Motion, motionsOf, NORMS } from './motions'
 import { rungForm } from './rungForm'
 import type { MotionName } from './words'
@@ -387,10 +387,13 @@ const closesEyes = ({ enter, language }: Card): boolean => {
   return enter.some(closing)
 }
 const closingIn = remember((language) =>
-  rememberOf(({ text }: Step) =>
-    readLine(text, language).instructions.some(
-      ({ part, action }) => part === 'gaze' && action === 'close'
-    )
+  rememberOf(
+    ({ text }: Step) =>
+      // To name parts is sooner done than to read, and few lines name the eyes.
+      partsIn(text, language).includes('gaze') &&
+      readLine(text, language).instructions.some(
+        ({ part, action }) => part === 'gaze' && action === 'close'
+      )
   )
 )
 

@@ -83,9 +83,9 @@ export const readCard = rememberOf((card: Card): readonly ReadLine[] => {
   }
   return byPlace.flat().map((line) => {
     const told = read(line.text, card.language)
-    const { settled, after, afterCue } = settledAfter(known)(told.instructions)
-    known = line.field === 'alignment' ? afterCue : after
-    return lineOf(line, told, settled)
+    const now = settledAfter(known)(told.instructions)
+    known = line.field === 'alignment' ? now.afterCue() : now.after
+    return lineOf(line, told, now.settled)
   })
 })
 

@@ -78,11 +78,15 @@ const USES = new Set<Instruction['action']>([
   'clasp',
 ])
 
+/** The prop that a line moves and that may carry something; null when it moves none. */
+const movedProp = ({ prop }: Instruction) => (prop && prop !== 'strap' ? prop : null)
+
 function stillBusy(card: Card): Found[] {
   const { kept } = bothForms(card)
-  const before = new Map(kept.map((form, i) => [form.where, kept[i - 1]?.figure]))
+  const before = new Map(kept.map((form, i) => [form.where, kept[i - 1]]))
   return steps(card).flatMap(({ where, instructions, text }) => {
-    const figure = before.get(where)
+    const uses = (n: Instruction) => (USES.has(n.action) && oneSide(n.side)) || movedProp(n)
+    const figure = instructions.some(uses) && before.get(where)?.figure
     if (!figure) return []
     const names = propsIn(text, card.language)
     const hops = readerOf(card.language)!.hops(text)
@@ -107,14 +111,15 @@ function stillBusy(card: Card): Found[] {
         found.push({ where, message: SAY.sense.carries(n.side) })
     }
     for (const n of instructions) {
-      if (!n.prop || n.prop === 'strap') continue
-      const surface = n.prop === 'block' ? /^block/ : new RegExp(`^${n.prop}$`)
+      const prop = movedProp(n)
+      if (!prop) continue
+      const surface = prop === 'block' ? /^block/ : new RegExp(`^${prop}$`)
       const used = figure.contacts.find(({ on }) => surface.test(on))
       const many =
-        card.setUp.props.filter((prop) => prop.includes(n.prop!)).length > 1 ||
-        card.setUp.props.some((prop) => readerOf(card.language)!.several(prop, n.prop!))
+        card.setUp.props.filter((each) => each.includes(prop)).length > 1 ||
+        card.setUp.props.some((each) => readerOf(card.language)!.several(each, prop))
       if (used && !many && !used.part.includes(n.part))
-        found.push({ where, message: SAY.sense.propBusy(n.prop, used.part) })
+        found.push({ where, message: SAY.sense.propBusy(prop, used.part) })
     }
     return found.slice(0, 1)
   })
@@ -446,18 +451,15 @@ function mistakeTouches(card: Card): Found[] {
     const cue = card.alignment.find(({ id }) => id === mistake.cue)
     if (!cue || !mistake.say) return []
     const said = partsIn(mistake.say, card.language)
-    const { instructions } = readLine(mistake.say, card.language)
-    // Sitting higher or turning as a whole reaches everywhere.
-    if (
-      said.length === 0 ||
-      instructions.some(({ part }) => part === 'whole body' || part === 'spine')
-    )
-      return []
+    if (said.length === 0) return []
     const about = [
       REGIONS.indexOf(cue.region),
       ...partsIn(cue.text, card.language).map((part) => REGION_OF[part]),
     ]
     if (said.some((part) => about.some((region) => near(REGION_OF[part], region)))) return []
+    // Sitting higher or turning as a whole reaches everywhere.
+    const { instructions } = readLine(mistake.say, card.language)
+    if (instructions.some(({ part }) => part === 'whole body' || part === 'spine')) return []
     return [
       {
         where: `mistakes[${i}].say`,

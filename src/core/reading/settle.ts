@@ -110,12 +110,11 @@ export const settledAfter = rememberOf((before: Known) =>
     const { parts } = before
     const known = { roles: new Map(before.roles), limbs: new Map(before.limbs), parts }
     const settled = settle(instructions, known)
+    let afterCue: Known | null = null
     return {
       settled,
       after: oneOf(known),
-      get afterCue() {
-        return oneOf({ ...known, parts })
-      },
+      afterCue: () => (afterCue ??= oneOf({ ...known, parts })),
     }
   })
 )

@@ -532,13 +532,13 @@ const ON_HIP = 0.21
 
 /** Hands that are on the hips, where they are from the middle of the hips. */
 function handsOnHips(s: Stance): { side: Side; from: Vec }[] {
+  const bent = SIDES.filter((side) => get(s, `${side}Elbow`, 'flexion') > 60)
+  if (bent.length === 0) return []
   const placed = placedOf(s)
-  return SIDES.flatMap((side) => {
+  return bent.flatMap((side) => {
     const from = at(placed, `${side}Hand` as Segment)
     const away = norm(sub(from, at(placed, `${side}Thigh` as Segment)))
-    return get(s, `${side}Elbow`, 'flexion') > 60 && away < ON_HIP
-      ? [{ side, from: apply(transpose(placed.rotations[0]!), from) }]
-      : []
+    return away < ON_HIP ? [{ side, from: apply(transpose(placed.rotations[0]!), from) }] : []
   })
 }
 
