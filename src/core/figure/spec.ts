@@ -100,6 +100,17 @@ export const Figure = z.strictObject({
 export type Figure = z.infer<typeof Figure>
 export type FigureInput = z.input<typeof Figure>
 
+/** Whether a figure shows a prop: something rests on it, or a strap is held. A ramp is a bolster on blocks. */
+export const showsProp = ({ contacts, straps }: Figure, prop: string): boolean =>
+  prop === 'strap'
+    ? straps.length > 0
+    : contacts.some(
+        ({ on }) =>
+          on === prop ||
+          on.startsWith(`${prop} `) ||
+          (on === RAMP && (prop === 'bolster' || prop === 'block'))
+      )
+
 const swap = (words: string): string =>
   words.startsWith('left')
     ? `right${words.slice(4)}`

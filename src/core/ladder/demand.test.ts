@@ -315,7 +315,12 @@ describe('the form of a rung', () => {
       return rungForm(one, 'wide').sure
     }
     expect(at('Lift both arms overhead.', [])).toBe(true)
-    expect(at('Lift both arms overhead.', ['wall'])).toBe(false)
-    expect(at('Lift both arms overhead.', ['eye pillow'])).toBe(true)
+    // By any word for it: what carries a form is drawn in it.
+    for (const prop of ['wall', 'a brick', '2 blocks', 'cushion', 'Belt', 'stool', 'towel'])
+      expect([prop, at('Lift both arms overhead.', [prop])]).toEqual([prop, false])
+    for (const prop of ['eye pillow', 'wallet', 'strapless top', 'timer'])
+      expect([prop, at('Lift both arms overhead.', [prop])]).toEqual([prop, true])
+    expect(at('Set the right hand on the block.', ['brick'])).toBe(true)
+    expect(at('Set the right hand on the block.', ['chair'])).toBe(false)
   })
 })

@@ -1,6 +1,6 @@
 import { atRung, type Card, type Rung } from '../card'
-import { fallOf, type Figure, finalFigure, solved } from '../figure'
-import { finalDraft, type Form, formsOf } from '../reading'
+import { fallOf, type Figure, finalFigure, showsProp, solved } from '../figure'
+import { finalDraft, type Form, formsOf, propsIn } from '../reading'
 
 /** The form of a rung, and how sure it is that it has this form. */
 export interface RungForm {
@@ -52,22 +52,12 @@ export function rungForm(card: Card, rungId: string): RungForm {
   return form
 }
 
-/** Props that a figure shows, by what it is on or holds. */
-const SHOWN = ['wall', 'chair', 'block', 'bolster', 'blanket', 'strap'] as const
-
 /** Whether a form uses the props that its rung names; one that it cannot show is let be. */
-function usesProps(figure: Figure, props: readonly string[]): boolean {
-  const shows = (prop: string) =>
-    prop === 'strap'
-      ? figure.straps.length > 0
-      : figure.contacts.some(
-          ({ on }) => on.startsWith(prop) || (prop === 'bolster' && on === 'ramp')
-        )
-  return props.every((prop) => {
-    const known = SHOWN.find((each) => prop.toLowerCase().includes(each))
-    return known === undefined || shows(known)
+const usesProps = (figure: Figure, { props }: Rung, language: string): boolean =>
+  props.every((prop) => {
+    const known = propsIn(prop, language)
+    return known.length === 0 || known.some((each) => showsProp(figure, each))
   })
-}
 
 /** The form that the words of a card lead to, and whether what has to be understood of it was. */
 function fromWords(card: Card, mustBeSure: (form: Form) => boolean): RungForm | null {
@@ -109,7 +99,7 @@ function formOf(card: Card, rung: Rung): RungForm {
     const told = fromWords({ ...done, enter: plain(done.enter), ladder: [] }, ({ id }) =>
       changed.has(id.replace('step ', ''))
     )
-    if (told?.sure && usesProps(told.figure!, rung.props)) return told
+    if (told?.sure && usesProps(told.figure!, rung, card.language)) return told
     if (told && !final) return { ...told, sure: false }
   }
   return { ...described(card), sure: false }

@@ -221,6 +221,31 @@ describe('props', () => {
       found(card('Grow tall.', ['heel pad'], 'Lay the pad under the heels.'), 'sense/props-used')
     ).toEqual([])
   })
+  test.each([
+    ['brick', 'block high', true],
+    ['2 blocks', 'block low', true],
+    ['bolster', 'ramp', true],
+    ['two blocks', 'ramp', true],
+    ['cushion', 'bolster', true],
+    ['stool', 'chair', true],
+    ['belt', 'block low', false],
+    ['bolster', 'block low', false],
+    ['eye pillow', 'bolster', false],
+    ['wall', 'chair', false],
+  ])('“%s” is used by a form that rests on the %s: %s', (prop, on, used) => {
+    const drawn = card('Grow tall.', [prop])
+    drawn.enter[0]!.figure = { angles: {}, contacts: [{ part: 'right palm', on }], straps: [] }
+    expect(found(drawn, 'sense/props-used')).toHaveLength(used ? 0 : 1)
+  })
+  test('a strap is used by hands that hold it', () => {
+    const drawn = card('Grow tall.', ['belt'])
+    drawn.enter[0]!.figure = {
+      angles: {},
+      contacts: [],
+      straps: [['left hand', 'right hand']],
+    }
+    expect(found(drawn, 'sense/props-used')).toEqual([])
+  })
   test('one that only a note names is told, unless a rung lists it', () => {
     const noted = card('Grow tall.', [], 'Have a chair beside you.')
     expect(found(noted, 'sense/props-named').map(({ where }) => where)).toEqual(['setUp.note'])

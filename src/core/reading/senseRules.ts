@@ -8,7 +8,7 @@ import {
   type Side,
   usualRule,
 } from '../card'
-import { type Figure, keyframesOf } from '../figure'
+import { type Figure, keyframesOf, showsProp } from '../figure'
 import {
   type BodyPart,
   IN_THE_MIDDLE,
@@ -116,7 +116,7 @@ function stillBusy(card: Card): Found[] {
       const surface = prop === 'block' ? /^block/ : new RegExp(`^${prop}$`)
       const used = figure.contacts.find(({ on }) => surface.test(on))
       const many =
-        card.setUp.props.filter((each) => each.includes(prop)).length > 1 ||
+        card.setUp.props.filter((each) => propsIn(each, card.language).includes(prop)).length > 1 ||
         card.setUp.props.some((each) => readerOf(card.language)!.several(each, prop))
       if (used && !many && !used.part.includes(n.part))
         found.push({ where, message: SAY.sense.propBusy(prop, used.part) })
@@ -284,16 +284,13 @@ function propsUsed(card: Card): Found[] {
     ...sidedLines(card).map(({ text }) => text),
     ...card.ladder.flatMap((rung) => [rung.name, ...rung.props]),
   ]
-  const surfaces = keyframesOf(card).frames.flatMap(({ figure }) => [
-    ...figure.contacts.map(({ on }) => on),
-    ...(figure.straps.length > 0 ? ['strap'] : []),
-  ])
+  const { frames } = keyframesOf(card)
   return card.setUp.props.flatMap((prop, i) => {
     const groups = props(prop)
     const used =
       texts.some(
         (text) => namesProp(text, prop) || props(text).some((each) => groups.includes(each))
-      ) || surfaces.some((on) => namesProp(on, prop) || groups.some((each) => on.startsWith(each)))
+      ) || frames.some(({ figure }) => groups.some((each) => showsProp(figure, each)))
     return used ? [] : [{ where: `setUp.props[${i}]`, message: SAY.sense.unusedProp(prop) }]
   })
 }

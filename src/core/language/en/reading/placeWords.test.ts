@@ -24,6 +24,15 @@ test.each([
   ['block', 'block', false],
   ['a block', 'block', false],
   ['12 cm block', 'block', false],
+  ['bricks', 'block', true],
+  ['Two straps', 'strap', true],
+  ['a pair of cushions', 'bolster', true],
+  ['2 x block', 'block', true],
+  ['cushion', 'bolster', false],
+  ['a pad of 2 cm', 'blanket', false],
+  ['2.5 cm pad', 'blanket', false],
+  ['2-inch pad', 'blanket', false],
+  ['one belt', 'strap', false],
 ] as const)('“%s” is more than one %s: %s', (prop, thing, many) => {
   expect(several(prop, thing)).toBe(many)
 })

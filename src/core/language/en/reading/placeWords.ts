@@ -85,9 +85,11 @@ export function startOfLine(line: string): StartTold | null {
 }
 
 const PROPS: Thing[] = ['block', 'strap', 'bolster', 'blanket', 'chair', 'wall']
+const wordsFor = (thing: Thing) => THING_WORDS[thing].split(', ').join('|')
 const NAMED = PROPS.map((prop): [Thing, RegExp] => [
   prop,
-  new RegExp(`\\b(?:${THING_WORDS[prop].split(', ').join('|')})s?\\b`, 'i'),
+  // What lies on the eyes carries nothing.
+  new RegExp(`(?<!\\beye[ -])\\b(?:${wordsFor(prop)})s?\\b`, 'i'),
 ])
 
 /** The props that a line names. */
@@ -106,7 +108,9 @@ export function namesProp(text: string, prop: string): boolean {
 
 /** @example several('2 bricks', 'block') // true */
 export const several = (prop: string, thing: Thing) =>
-  new RegExp(`${thing}s\\b|\\b(?:two|2)\\b`).test(prop)
+  new RegExp(`\\b(?:${wordsFor(thing)})s\\b`, 'i').test(prop) || A_PAIR.test(prop)
+/** Not of a measure: two blocks, and not a pad of 2 cm. */
+const A_PAIR = /\b(?:two|2|pair)\b(?![.,]\d|[ -]?(?:cm|mm|in|inch|inches|m|kg)\b)/i
 
 export const SPEAKS_OF = {
   arm: /\b(?:arms?|hands?)\b/i,
