@@ -1,3 +1,4 @@
+import { SAY_BVH } from '../language'
 import type { Vec } from './vec'
 
 /** What a BVH file says that cannot be used. */
@@ -40,7 +41,7 @@ export function parseBvh(text: string): Bvh {
   }
   const next = (): string[] => {
     skip()
-    if (at >= lines.length) fail('the file ends too early')
+    if (at >= lines.length) fail(SAY_BVH.endsEarly)
     const found = words()
     at += 1
     return found
@@ -50,13 +51,12 @@ export function parseBvh(text: string): Bvh {
       const value = Number(word)
       if (!Number.isFinite(value) || word === '') {
         at -= 1
-        fail(`“${word}” in ${what} should be a number`)
+        fail(SAY_BVH.noNumber(word, what))
       }
       return value
     })
   skip()
-  if (at >= lines.length || words()[0]!.toUpperCase() !== 'HIERARCHY')
-    fail('a BVH file begins with the word HIERARCHY')
+  if (at >= lines.length || words()[0]!.toUpperCase() !== 'HIERARCHY') fail(SAY_BVH.begins)
   at += 1
   const joints: BvhJoint[] = []
   const stack: number[] = []
@@ -66,13 +66,11 @@ export function parseBvh(text: string): Bvh {
     switch (word.toUpperCase()) {
       case 'ROOT':
       case 'JOINT': {
-        if (joints.length >= MOST_JOINTS) fail(`more than ${MOST_JOINTS} joints`)
-        if (word.toUpperCase() === 'ROOT' && joints.length > 0)
-          fail('a second ROOT: only one body can be read')
-        if (word.toUpperCase() === 'JOINT' && stack.length === 0)
-          fail('a JOINT stands outside the ROOT')
+        if (joints.length >= MOST_JOINTS) fail(SAY_BVH.joints(MOST_JOINTS))
+        if (word.toUpperCase() === 'ROOT' && joints.length > 0) fail(SAY_BVH.secondRoot)
+        if (word.toUpperCase() === 'JOINT' && stack.length === 0) fail(SAY_BVH.outsideRoot)
         joints.push({
-          name: rest.join(' ') || `joint ${joints.length + 1}`,
+          name: rest.join(' ') || SAY_BVH.jointAt(joints.length + 1),
           parent: stack.at(-1) ?? -1,
           offset: [0, 0, 0],
           channels: [],
@@ -80,27 +78,27 @@ export function parseBvh(text: string): Bvh {
         })
         if (next()[0] !== '{') {
           at -= 1
-          fail('“{” is missing after the name of a joint')
+          fail(SAY_BVH.opens)
         }
         stack.push(joints.length - 1)
         break
       }
       case 'OFFSET': {
-        const joint = joints[stack.at(-1) ?? -1] ?? fail('OFFSET stands outside a joint')
+        const joint = joints[stack.at(-1) ?? -1] ?? fail(SAY_BVH.outsideJoint('OFFSET'))
         const [x, y, z] = numbers(rest.slice(0, 3), 'OFFSET')
         if (z === undefined) {
           at -= 1
-          fail('OFFSET needs three numbers')
+          fail(SAY_BVH.offset)
         }
         joint.offset = [x!, y!, z!]
         break
       }
       case 'CHANNELS': {
-        const joint = joints[stack.at(-1) ?? -1] ?? fail('CHANNELS stands outside a joint')
+        const joint = joints[stack.at(-1) ?? -1] ?? fail(SAY_BVH.outsideJoint('CHANNELS'))
         const [count, ...names] = rest
         if (Number(count) !== names.length || !names.every((name) => CHANNEL.test(name))) {
           at -= 1
-          fail('CHANNELS should be a count and as many names such as Zrotation')
+          fail(SAY_BVH.channels)
         }
         joint.channels = names
         break
@@ -111,38 +109,38 @@ export function parseBvh(text: string): Bvh {
         break
       }
       case '}':
-        if (stack.length === 0) fail('one “}” too many')
+        if (stack.length === 0) fail(SAY_BVH.closesTooOften)
         stack.pop()
         break
       case 'MOTION':
-        if (stack.length > 0) fail('“}” is missing before MOTION')
+        if (stack.length > 0) fail(SAY_BVH.closesBeforeMotion)
         ended = true
         break
       default:
         at -= 1
-        fail(`“${word}” is not known here`)
+        fail(SAY_BVH.unknown(word))
     }
   }
-  if (joints.length === 0) fail('there is no ROOT')
+  if (joints.length === 0) fail(SAY_BVH.noRoot)
   const head = next()
   const count = Number(head[1])
   if (!/^frames:$/i.test(head[0]!) || !Number.isInteger(count) || count < 1) {
     at -= 1
-    fail('“Frames:” and a whole number above 0 should stand here')
+    fail(SAY_BVH.frames)
   }
   if (!/^frame$/i.test(next()[0]!)) {
     at -= 1
-    fail('“Frame Time:” should stand here')
+    fail(SAY_BVH.frameTime)
   }
   const width = joints.reduce((sum, joint) => sum + joint.channels.length, 0)
   const frames: number[][] = []
   while (frames.length < count) {
     skip()
-    if (at >= lines.length) fail(`${count} frames are promised, ${frames.length} are there`)
-    const frame = numbers(next(), 'a frame')
+    if (at >= lines.length) fail(SAY_BVH.promised(count, frames.length))
+    const frame = numbers(next(), SAY_BVH.aFrame)
     if (frame.length !== width) {
       at -= 1
-      fail(`a frame has ${frame.length} numbers, the joints have ${width} channels`)
+      fail(SAY_BVH.width(frame.length, width))
     }
     frames.push(frame)
   }

@@ -1,4 +1,4 @@
-import { FIGURE } from '../language'
+import { FIGURE, SAY_BVH } from '../language'
 import { bodyOf } from './body'
 import { type Bvh, BvhError, type BvhJoint, parseBvh } from './bvhParse'
 import { anglesOf } from './handles'
@@ -256,13 +256,16 @@ export function figureFromBvh(text: string, frame = 1): BvhFigure {
   const bvh = parseBvh(text)
   const { joints, frames } = bvh
   if (!Number.isInteger(frame) || frame < 1 || frame > frames.length)
-    throw new BvhError(1, `there is no frame ${frame}; the file has ${frames.length}`)
+    throw new BvhError(1, SAY_BVH.noFrame(frame, frames.length))
   const found = mapped(joints)
   const missing = NEEDED.filter((segment) => !found.has(segment))
   if (missing.length > 0)
     throw new BvhError(
       1,
-      `no joint was found for ${missing.join(', ')}; the file has ${joints.map((joint) => joint.name).join(', ')}`
+      SAY_BVH.noJoint(
+        missing,
+        joints.map((joint) => joint.name)
+      )
     )
   const notes: string[] = []
   const known = new Set(found.values())

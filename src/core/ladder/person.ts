@@ -122,7 +122,7 @@ export function readPerson(
   data: unknown
 ): { person: Person; problem: null } | { person: null; problem: string } {
   if (typeof data !== 'object' || data === null || Array.isArray(data))
-    return { person: null, problem: 'a body should be an object such as {"straightLegRaise": 60}' }
+    return { person: null, problem: LADDER.person.noObject }
   const flat: Record<string, unknown> = {}
   for (const [key, value] of Object.entries(data)) {
     const inner = /^(?:limits|proportions)$/i.test(key) && typeof value === 'object' && value
@@ -133,12 +133,11 @@ export function readPerson(
   if (read.success) return { person: read.data, problem: null }
   const issue = read.error.issues[0]!
   const where = issue.path.join('.')
-  const known = Object.keys(Person.shape).join(', ')
   return {
     person: null,
     problem:
       issue.code === 'unrecognized_keys'
-        ? `“${issue.keys.join('”, “')}” is not known; a body has ${known}`
+        ? LADDER.person.unknown(issue.keys, Object.keys(Person.shape))
         : `${where}: ${issue.message}`,
   }
 }

@@ -84,6 +84,9 @@ const person = {
   pad: (cm: number) => `a pad of ${whole(cm)} cm under the heel`,
   wedge: (cm: number) =>
     `a wedge of ${whole(cm)} cm under the heel of the hand, fists, or forearms`,
+  noObject: 'a body should be an object such as {"straightLegRaise": 60}',
+  unknown: (keys: readonly string[], known: readonly string[]) =>
+    `“${keys.join('”, “')}” is not known; a body has ${known.join(', ')}`,
   open: 'open',
   closed: 'not open',
   unsure: 'can’t tell: not drawn',
