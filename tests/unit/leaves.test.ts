@@ -24,7 +24,7 @@ import {
   withValue,
 } from '@/core/card'
 import { readMarkdown, writeJson, writeMarkdown } from '@/core/formats'
-import { compareSheets, sheetOf } from '@/core/print'
+import { compareSheets, type Sheet, sheetOf } from '@/core/print'
 import { CardSheet } from '@/ui/cardView/CardSheet'
 import { arbitraryCard } from '../support/arbitraryCard'
 import { pdfText } from '../support/pdfText'
@@ -76,8 +76,7 @@ function otherValue({ kind, key, value, unread }: Part): unknown {
 /** Cards on which everything is drawn and nothing is named twice. */
 const full = arbitraryCard.map((card): Card => ({ ...card, sides: 'sided', language: 'en' }))
 const sheet = (card: Card) => sheetOf(card, DEFAULT_SCHOOL)
-const screen = (card: Card) =>
-  renderToStaticMarkup(createElement(CardSheet, { sheet: sheet(card) }))
+const screen = (of: Sheet) => renderToStaticMarkup(createElement(CardSheet, { sheet: of }))
 
 /** What changes nothing that is done: a length of an in-breath is told, a count inside a count too. */
 const leaves = (card: Card) =>
@@ -89,12 +88,14 @@ const leaves = (card: Card) =>
 test('every leaf of a card that is changed shows on the screen and in the comparison', () => {
   fc.assert(
     fc.property(full, (card) => {
-      const [before, seen] = [sheet(card), screen(card)]
+      const before = sheet(card)
+      const seen = screen(before)
       for (const { part, changed } of leaves(card)) {
-        const told = compareSheets(before, sheet(changed)).some(({ rows }) =>
+        const after = sheet(changed)
+        const told = compareSheets(before, after).some(({ rows }) =>
           rows.some(({ kind }) => kind !== 'same')
         )
-        expect([part.path, told, screen(changed) !== seen]).toEqual([part.path, true, true])
+        expect([part.path, told, screen(after) !== seen]).toEqual([part.path, true, true])
       }
     }),
     { numRuns: 3, endOnFailure: true }

@@ -70,18 +70,20 @@ test('a card beside itself is the same throughout; two cards keep every word of 
   fc.assert(
     fc.property(arbitraryCard.map(undrawn), arbitraryCard.map(undrawn), (older, newer) => {
       expect(changed(older, older)).toEqual([])
+      const [one, other] = [sheet(older), sheet(newer)]
+      const compared = compareSheets(one, other)
       const words = (skip: 'gone' | 'come') =>
-        compareSheets(sheet(older), sheet(newer))
+        compared
           .find((part) => part.title === 'Coming in')
           ?.rows.flatMap((row) => row.right.filter((each) => each.kind !== skip))
           .map((each) => each.text)
           .join('') ?? ''
-      const said = (card: typeof gate) =>
-        rowsAt(sheet(card), 'enter')
+      const said = (of: ReturnType<typeof sheet>) =>
+        rowsAt(of, 'enter')
           .map((row) => wordsOf(row.right?.words ?? null))
           .join('')
-      expect(words('come')).toBe(said(older))
-      expect(words('gone')).toBe(said(newer))
+      expect(words('come')).toBe(said(one))
+      expect(words('gone')).toBe(said(other))
     }),
     { numRuns: 60 }
   )
