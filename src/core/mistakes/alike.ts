@@ -84,6 +84,14 @@ function read(card: Card, at: number): Read | null {
   return { card, at, seen: plainText(seen, card), parts, fault, all, front, joined, key }
 }
 
+/** The mistakes of a card that name a part, worked out once. */
+const readsOf = rememberOf((card: Card): readonly Read[] =>
+  card.mistakes.flatMap((_, at) => {
+    const one = read(card, at)
+    return one && one.parts.size > 0 ? one : []
+  })
+)
+
 function shares(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
   let both = 0
   for (const each of a) if (b.has(each)) both += 1
@@ -111,21 +119,25 @@ function alike(a: Read, b: Read, opposites: readonly (readonly [string, string])
 export function oneWording(cards: readonly Card[]): Map<string, Found[]> {
   const found = new Map<string, Found[]>()
   for (const family of familiesOf(cards)) {
-    const near = nearOf(family)
-    for (const [wording, mine] of family)
+    const wordings = [...family.values()]
+    const near = nearOf(wordings)
+    for (const [i, mine] of wordings.entries())
       for (const each of mine) {
-        const others = near
-          .get(wording)!
-          .map((key) => family.get(key)!.filter(({ card }) => card.id !== each.card.id))
-          .filter((reads) => reads.length > 0)
-        if (others.length === 0) continue
-        const best = [mine, ...others].reduce((most, reads) => (before(reads, most) ? reads : most))
+        let best = mine
+        for (const reads of near[i]!) {
+          const others = elsewhere(reads, each.card)
+          if (others.length > 0 && before(others, best)) best = others
+        }
         if (best !== mine)
           found.set(each.card.id, [...(found.get(each.card.id) ?? []), told(each, best)])
       }
   }
   return found
 }
+
+/** The reads that are of other cards. */
+const elsewhere = (reads: Read[], { id }: Card): Read[] =>
+  reads.some(({ card }) => card.id === id) ? reads.filter(({ card }) => card.id !== id) : reads
 
 /** Reads of one wording, by the wording. */
 type Family = Map<string, Read[]>
@@ -134,9 +146,7 @@ type Family = Map<string, Read[]>
 function familiesOf(cards: readonly Card[]): Family[] {
   const families = new Map<string, Family>()
   for (const card of cards)
-    for (let at = 0; at < card.mistakes.length; at += 1) {
-      const one = read(card, at)
-      if (!one || one.parts.size === 0) continue
+    for (const one of readsOf(card)) {
       const of = JSON.stringify([card.language, [...one.parts].sort(), one.front, one.joined])
       const family = families.get(of) ?? new Map<string, Read[]>()
       families.set(of, family)
@@ -147,29 +157,35 @@ function familiesOf(cards: readonly Card[]): Family[] {
   return [...families.values()]
 }
 
-/** The wordings that tell the same mistake, by each wording; those that share no word are not looked at. */
-function nearOf(family: Family): Map<string, string[]> {
-  const byWord = new Map<string, string[]>()
-  for (const [key, [one]] of family)
+/** For each wording those that tell the same mistake; those that share no word are not looked at. */
+function nearOf(wordings: readonly Read[][]): Read[][][] {
+  const byWord = new Map<string, number[]>()
+  const wordless: number[] = []
+  for (const [i, [one]] of wordings.entries()) {
+    if (one!.fault.size === 0) wordless.push(i)
     for (const word of one!.fault) {
-      const keys = byWord.get(word)
-      if (keys) keys.push(key)
-      else byWord.set(word, [key])
+      const those = byWord.get(word)
+      if (those) those.push(i)
+      else byWord.set(word, [i])
     }
-  const wordless = [...family].flatMap(([key, [one]]) => (one!.fault.size === 0 ? [key] : []))
-  return new Map(
-    [...family].map(([key, [one]]): [string, string[]] => {
-      const { opposites } = mistakeWordsOf(one!.card.language)!
-      const asked =
-        one!.fault.size === 0
-          ? [...family.keys()]
-          : [...wordless, ...[...one!.fault].flatMap((word) => byWord.get(word)!)]
-      const near = [...new Set(asked)].filter(
-        (other) => other !== key && alike(one!, family.get(other)![0]!, opposites)
-      )
-      return [key, near]
-    })
-  )
+  }
+  const all = wordings.map((_, i) => i)
+  const asked = new Int32Array(wordings.length).fill(-1)
+  return wordings.map(([one], i) => {
+    const { opposites } = mistakeWordsOf(one!.card.language)!
+    const near: Read[][] = []
+    asked[i] = i
+    const ask = (others: readonly number[]) => {
+      for (const k of others) {
+        if (asked[k] === i) continue
+        asked[k] = i
+        if (alike(one!, wordings[k]![0]!, opposites)) near.push(wordings[k]!)
+      }
+    }
+    ask(one!.fault.size === 0 ? all : wordless)
+    for (const word of one!.fault) ask(byWord.get(word)!)
+    return near
+  })
 }
 
 /** Whether one wording is offered before another: more cards use it, or it is shorter. */
@@ -177,7 +193,7 @@ function before(a: Read[], b: Read[]): boolean {
   const [one, other] = [a[0]!, b[0]!]
   if (a.length !== b.length) return a.length > b.length
   if (one.seen.length !== other.seen.length) return one.seen.length < other.seen.length
-  return one.seen.localeCompare(other.seen) < 0
+  return one.seen < other.seen
 }
 
 function told(each: Read, best: Read[]): Found {
