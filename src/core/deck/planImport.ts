@@ -51,14 +51,11 @@ function readOne(
   inBin: ReadonlySet<string>
 ): ImportItem {
   if (bytes.length > LIMITS.fileBytes)
-    return refused(name, [`${name}:1: the file is larger than 2 MB; a card is never that long`])
+    return refused(name, [`${name}:1: ${SAY.deck.tooLarge(LIMITS.fileBytes)}`])
   try {
     const card = readCardBytes(bytes)
     const title = titleOf(card)
-    if (inBin.has(card.id))
-      return refused(name, [
-        `${name}:1: a card “${card.id}” lies in the bin; put it back or empty the bin first`,
-      ])
+    if (inBin.has(card.id)) return refused(name, [`${name}:1: ${SAY.deck.inBin(card.id)}`])
     const current = deck.get(card.id)
     if (!current) return { file: name, outcome: 'new', card, title, why: [] }
     const before = writeMarkdown(current)
@@ -68,8 +65,7 @@ function readOne(
       : { file: name, outcome: 'changed', card, title, why: [], before, after }
   } catch (error) {
     // Whatever it is that stops the reading of this file, the one beside it is taken.
-    if (!(error instanceof CardFileError))
-      return refused(name, [`${name}:1: the file cannot be read as a card`])
+    if (!(error instanceof CardFileError)) return refused(name, [`${name}:1: ${SAY.deck.noCard}`])
     return refused(
       name,
       error.problems
@@ -96,7 +92,7 @@ function refuseDoubles(items: ImportItem[]): void {
     if (twins.length > 1)
       for (const item of twins) {
         const other = twins.find((each) => each !== item)!
-        refuse(item, `the id “${id}” stands in ${other.file} too; give one of the cards another`)
+        refuse(item, SAY.deck.twice(id, other.file))
       }
 }
 

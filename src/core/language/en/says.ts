@@ -163,6 +163,12 @@ export const englishSays = {
   },
   deck: {
     circle: (ids: readonly string[]) => `The counter poses lead in a circle: ${ids.join(' → ')}.`,
+    tooLarge: (bytes: number) =>
+      `the file is larger than ${bytes / 2 ** 20} MB; a card is never that long`,
+    inBin: (id: string) => `a card “${id}” lies in the bin; put it back or empty the bin first`,
+    noCard: 'the file cannot be read as a card',
+    twice: (id: string, file: string) =>
+      `the id “${id}” stands in ${file} too; give one of the cards another`,
   },
   figure: {
     noMeasure: (name: string, all: string) =>
