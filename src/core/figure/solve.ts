@@ -86,7 +86,7 @@ interface Ends {
   met: number
 }
 const EXACT: Ends = { rounds: 80, rests: 0.05, polish: 12, met: 2e-7 }
-/** A tenth of a millimetre. */
+/** Met to a tenth of a millimetre. */
 const ROUGH: Ends = { rounds: 30, rests: 0.3, polish: 12, met: 6e-5 }
 /** Degrees in a round below which nothing moves any more. */
 const STILL = 1e-6
@@ -240,9 +240,9 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     for (let i = 0; i < COLUMNS; i += 1)
       moved = Math.max(moved, Math.abs(step[i]!) * (i < ROOT ? 100 : 1))
     // Once the pose has come to rest between what is asked and what is met, it is made exact.
-    const polished = settled !== null
-    if (!polished && (moved < rests || round > Math.max(0, rounds - polish))) settled = round
-    if (settled === null || (!polished && !rough)) continue
+    const exact = settled !== null
+    if (!exact && (moved < rests || round > Math.max(0, rounds - polish))) settled = round
+    if (settled === null || (!exact && !rough)) continue
     // What still asks for something, and moves nothing, is at odds with itself.
     if (worst < met || moved < STILL || round - settled > polish) break
   }

@@ -106,11 +106,12 @@ export function namesProp(text: string, prop: string): boolean {
   return new RegExp(`\\b${last}s?\\b`, 'iu').test(text)
 }
 
+/** Not of a measure: two blocks, and not a pad of 2 cm. */
+const A_PAIR = /\b(?:two|2|pair)\b(?![.,]\d|[ -]?(?:cm|mm|in|inch|inches|m|kg)\b)/i
+
 /** @example several('2 bricks', 'block') // true */
 export const several = (prop: string, thing: Thing) =>
   new RegExp(`\\b(?:${wordsFor(thing)})s\\b`, 'i').test(prop) || A_PAIR.test(prop)
-/** Not of a measure: two blocks, and not a pad of 2 cm. */
-const A_PAIR = /\b(?:two|2|pair)\b(?![.,]\d|[ -]?(?:cm|mm|in|inch|inches|m|kg)\b)/i
 
 export const SPEAKS_OF = {
   arm: /\b(?:arms?|hands?)\b/i,
