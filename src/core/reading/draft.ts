@@ -30,7 +30,7 @@ import {
   takeStart,
   touches,
 } from './moves/stance'
-import { isStep, readCard, type ReadLine, startIn } from './readLine'
+import { lineAt, readCard, type ReadLine, startIn, stepLines } from './readLine'
 
 /** One form of a card as its words move it, before a body is found for it. */
 export interface Form {
@@ -40,6 +40,8 @@ export interface Form {
   where: string
   /** Made when it is asked for. */
   readonly figure: Figure
+  /** How many straps it has, and hands that hold each other or a limb. */
+  straps: number
   /** What each instruction of the line did. */
   did: Done[]
   /** Whether all that was read was done: a form that is not sure moves nothing by itself. */
@@ -259,9 +261,8 @@ const asRead = ({ instructions }: ReadLine, turned: boolean) =>
   turned ? mirroredLine(instructions) : instructions
 
 /** Where a card begins, by its set-up; the same set-up begins with the same stance. */
-function beginOf(card: Card, lines: readonly ReadLine[], turned: boolean) {
-  const place = lines.find(({ where }) => where === 'setUp.place')
-  const note = lines.find(({ where }) => where === 'setUp.note')
+function beginOf(card: Card, turned: boolean) {
+  const [place, note] = ['setUp.place', 'setUp.note'].map((where) => lineAt(card).get(where))
   const own: Side | null = card.sides === 'sided' ? 'right' : null
   const key = JSON.stringify([
     card.language,
@@ -311,7 +312,7 @@ function reachedForm(
   stance: Stance,
   keeps: Figure | undefined,
   turned: boolean,
-  { id, where, did, idle }: Omit<Form, 'figure' | 'kept' | 'sure'>,
+  { id, where, did, idle }: Pick<Form, 'id' | 'where' | 'did' | 'idle'>,
   known: boolean
 ): { stance: Stance; form: Form } {
   const now = keeps ? stanceKept(asLed(keeps, turned), stance) : stance
@@ -321,6 +322,7 @@ function reachedForm(
     get figure() {
       return keeps ?? asLed(figureOnce(now), turned)
     },
+    straps: now.straps.length,
     did,
     sure: known && !did.includes('unsure'),
     kept: keeps !== undefined,
@@ -351,17 +353,17 @@ export function formsOf(
   { kept: asKept = true }: Pick<DraftOptions, 'kept'> = {}
 ): Form[] {
   const lines = readCard(card)
-  const place = lines.find(({ where }) => where === 'setUp.place')
+  const place = lineAt(card).get('setUp.place')
   const told = place ? startIn(place.text, card.language) : null
   // Led from the right, always; the other is its mirror.
   const turned = leadOf(card, lines, told?.side ?? null) === 'left'
   const kept = asKept ? keptForms(card) : new Map<string, Figure>()
-  const begun = beginOf(card, lines, turned)
+  const begun = beginOf(card, turned)
   const start = { id: 'start', where: 'setUp.place', did: begun.did, idle: [] }
   let now = reachedForm(begun.stance, kept.get('setUp.figure'), turned, start, begun.known)
   const found = [now.form]
   const step = asKept ? keptFrom : wordsFrom
-  for (const line of lines.filter(isStep)) {
+  for (const line of stepLines(card)) {
     now = step(line, now.stance, kept.get(figureAt(line)), turned)
     found.push(now.form)
   }
@@ -376,10 +378,11 @@ export const bothForms = rememberOf((card: Card): { words: Form[]; kept: Form[] 
 
 /** The chain of forms that the words of a card make, each with a body that stands in it. */
 export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>
-  formsOf(card, options).map(({ id, where, figure, did, sure, kept, idle }) => ({
+  formsOf(card, options).map(({ id, where, figure, straps, did, sure, kept, idle }) => ({
     id,
     where,
     figure,
+    straps,
     did,
     sure,
     kept,

@@ -50,8 +50,8 @@ export interface ReadLine extends LineRead {
 }
 
 /** Whether a line is that of a step. */
-export const isStep = ({ field }: ReadLine): boolean =>
-  stepLists().some(({ list }) => list === field)
+export const isStep = ({ field }: ReadLine): boolean => STEP_FIELDS.has(field)
+const STEP_FIELDS: ReadonlySet<string> = new Set(stepLists().map(({ list }) => list))
 
 /** Where the lines that are read stand, in the order of the work. */
 const PLACES = ['setUp.place', 'setUp.note', 'enter', 'alignment', 'otherWay', 'exit']
@@ -88,6 +88,15 @@ export const readCard = rememberOf((card: Card): readonly ReadLine[] => {
     return lineOf(line, told, now.settled)
   })
 })
+
+/** The lines of a card by their paths. */
+export const lineAt = rememberOf(
+  (card: Card): ReadonlyMap<string, ReadLine> =>
+    new Map(readCard(card).map((line) => [line.where, line]))
+)
+
+/** The lines of the steps of a card, in the order of the work. */
+export const stepLines = rememberOf((card: Card) => readCard(card).filter(isStep))
 
 /** How a relative word is said. */
 const CALLED: Record<string, string> = { up: 'top', low: 'bottom' }

@@ -23,7 +23,7 @@ import { sidedLines } from '../sides'
 import { bothForms, type Form } from './draft'
 import { familyFits } from './familyRule'
 import { SIDES } from './moves/stance'
-import { isStep, partsIn, propsIn, readCard, readLine, type ReadLine } from './readLine'
+import { lineAt, partsIn, propsIn, readCard, type ReadLine, readLine, stepLines } from './readLine'
 import { limbOf, oneSide } from './settle'
 import { angle, ARM_ON, CLEARLY, LEG_ON, onFloor, raised, restsOn } from './shownLimbs'
 import { wordsAndFigure } from './wordsAndFigure'
@@ -34,7 +34,6 @@ const reading =
   (card, school) =>
     readerOf(card.language) ? check(card, school) : []
 
-const steps = (card: Card) => readCard(card).filter(isStep)
 const cues = (card: Card) => readCard(card).filter(({ field }) => field === 'alignment')
 
 // Steps
@@ -84,7 +83,7 @@ const movedProp = ({ prop }: Instruction) => (prop && prop !== 'strap' ? prop : 
 function stillBusy(card: Card): Found[] {
   const { kept } = bothForms(card)
   const before = new Map(kept.map((form, i) => [form.where, kept[i - 1]]))
-  return steps(card).flatMap(({ where, instructions, text }) => {
+  return stepLines(card).flatMap(({ where, instructions, text }) => {
     const uses = (n: Instruction) => (USES.has(n.action) && oneSide(n.side)) || movedProp(n)
     const figure = instructions.some(uses) && before.get(where)?.figure
     if (!figure) return []
@@ -127,7 +126,7 @@ function stillBusy(card: Card): Found[] {
 
 /** Whether a way out says something of a limb or a prop that was not understood. */
 function untold(card: Card, about: RegExp): boolean {
-  return steps(card).some(
+  return stepLines(card).some(
     ({ where, text, notUnderstood, instructions }) =>
       where.startsWith('exit') &&
       about.test(text) &&
@@ -146,11 +145,12 @@ const STRAIGHT = 20
 const FOLDED = 70
 
 /** Whether a strap that the way in puts on is never taken off: who rolls over loses it, unsaid. */
-function strapStays(card: Card, kept: readonly Form[], start: Figure): boolean {
-  const on = ({ figure }: Form) => figure.straps.length > start.straps.length
+function strapStays(card: Card, kept: readonly Form[]): boolean {
+  const [start] = kept as [Form]
+  const on = ({ straps }: Form) => straps > start.straps
   const off = kept.findIndex((form, i) => i > 0 && !on(form) && on(kept[i - 1]!))
   if (off < 0) return on(kept.at(-1)!)
-  const line = readCard(card).find(({ where }) => where === kept[off]!.where)
+  const line = lineAt(card).get(kept[off]!.where)
   return line?.instructions.some(({ action }) => action === 'roll' || action === 'lie') ?? false
 }
 
@@ -166,7 +166,7 @@ function takenBack(card: Card): Found[] {
   // Who gets up, or lies down, on the way folds the legs as they come.
   const seated = kept.every(({ figure }) => sits(figure))
   const lifts = (side: Side) =>
-    steps(card).some(({ instructions }) =>
+    stepLines(card).some(({ instructions }) =>
       instructions.some(
         (n) =>
           ['arm', 'hand', 'elbow', 'fingers'].includes(n.part) &&
@@ -174,7 +174,7 @@ function takenBack(card: Card): Found[] {
           (n.side === side || n.side === 'both')
       )
     )
-  const exits = steps(card).filter((line) => line.where.startsWith('exit'))
+  const exits = stepLines(card).filter((line) => line.where.startsWith('exit'))
   const says = (about: RegExp) => exits.some(({ text }) => about.test(text))
   for (const side of SIDES) {
     const up = (figure: Figure) => raised(figure, side) > CLEARLY
@@ -201,7 +201,7 @@ function takenBack(card: Card): Found[] {
     if (held && !restsOn(start, side, ARM_ON) && !untold(card, speaksOf.armOrElbow))
       found.push(say.hand(side, held.on))
   }
-  if (strapStays(card, kept, start) && !exits.some(({ text }) => props(text).includes('strap')))
+  if (strapStays(card, kept) && !exits.some(({ text }) => props(text).includes('strap')))
     found.push(say.strap)
   return found.slice(0, 2).map((message) => ({ where, message }))
 }
@@ -210,7 +210,7 @@ function doesNothing(card: Card): Found[] {
   return card.enter.flatMap((step, i) => {
     if (i === card.enter.length - 1 || (step.breath !== 'in' && step.breath !== 'out')) return []
     const where = `enter[${i}].text`
-    const line = readCard(card).find((each) => each.where === where)
+    const line = lineAt(card).get(where)
     if (!line) return []
     const still =
       line.instructions.length > 0
@@ -300,7 +300,7 @@ function propsUsed(card: Card): Found[] {
 function whichSide(card: Card): Found[] {
   if (card.sides === 'even') return []
   const reader = readerOf(card.language)!
-  return [...steps(card), ...cues(card)].flatMap(({ where, text, instructions }) => {
+  return [...stepLines(card), ...cues(card)].flatMap(({ where, text, instructions }) => {
     const n = instructions.find(
       (each) =>
         each.side === null &&

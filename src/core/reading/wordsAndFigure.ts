@@ -162,13 +162,12 @@ function against(card: Card, told: readonly Instruction[], words: Figure, kept: 
 export function wordsAndFigure(card: Card): Found[] {
   const { frames } = keyframesOf(card)
   if (frames.length === 0) return []
-  const lines = readCard(card)
   const { words } = bothForms(card)
   const final = finalPlace(card)
   const told: Instruction[] = []
   /** How many of them are told when a line ends. */
   const until = new Map<string, number>()
-  for (const line of lines) {
+  for (const line of readCard(card)) {
     if (isStep(line)) told.push(...line.instructions)
     until.set(line.where, told.length)
   }

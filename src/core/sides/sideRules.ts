@@ -28,7 +28,12 @@ type Check = (card: Card, lexicon: Lexicon) => Found[]
 /** What is found line by line: in a line that stays as it is, it is found once. */
 function inLines(check: (line: SidedLine, lexicon: Lexicon) => Found[]): Check {
   const found = rememberWith(check)
-  return (card, lexicon) => sidedLines(card).flatMap((line) => found(line, lexicon))
+  return (card, lexicon) => {
+    const all: Found[] = []
+    // As flatMap, in half the time: nearly every line has nothing.
+    for (const line of sidedLines(card)) for (const each of found(line, lexicon)) all.push(each)
+    return all
+  }
 }
 
 const unsureWords = inLines(({ where, text }, lexicon) =>
