@@ -82,6 +82,14 @@ function treeOf(want: Want): Node | null {
 
 type Put = (part: Part) => void
 
+/** Paths of what stands in lists: the same texts on every card. */
+const paths = new Map<string, string[]>()
+function pathAt(list: string, i: number): string {
+  let own = paths.get(list)
+  if (!own) paths.set(list, (own = []))
+  return (own[i] ??= `${list}[${i}]`)
+}
+
 function visit(
   node: Node,
   value: unknown,
@@ -96,12 +104,12 @@ function visit(
     put({ kind, key, field, of, sided, spoken, to, unread, path, value, owners })
   } else if (node.type === 'list') {
     if (!Array.isArray(value)) return
-    for (const [i, each] of value.entries())
-      visit(node.item, each, `${path}[${i}]`, owners, absent, put)
+    for (let i = 0; i < value.length; i += 1)
+      visit(node.item, value[i], pathAt(path, i), owners, absent, put)
   } else if (typeof value === 'object' && value !== null) {
     const onCard = owners[0]?.of === 'card'
-    if (onCard && node.of && !absent) return keptParts(node, value, path).forEach(put)
-    visitFields(node, value, path, owners, absent, put)
+    if (onCard && node.of && !absent) for (const part of keptParts(node, value, path)) put(part)
+    else visitFields(node, value, path, owners, absent, put)
   }
 }
 

@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein'
+import { remember } from '../language'
 import { searchKey } from '../search'
 import { SANSKRIT_WORDS } from './sanskritWords'
 
@@ -54,7 +55,7 @@ const asCased = (word: string, like: string) =>
  * Words of a Sanskrit name that are not as IAST writes them: without their marks, or misspelt.
  * @example misspellings('vrksasana')[0]!.offered // 'vṛkṣāsana'
  */
-export function misspellings(name: string): Misspelling[] {
+export const misspellings = remember((name): readonly Misspelling[] => {
   const whole = name.normalize('NFC')
   return [...whole.matchAll(/[\p{L}\p{M}’'-]+/gu)].flatMap((match): Misspelling[] => {
     const [word] = match
@@ -73,7 +74,7 @@ export function misspellings(name: string): Misspelling[] {
     }
     return NOT_IAST.test(tidy) ? [{ ...found, offered: null }] : []
   })
-}
+})
 
 /** Words with fewer letters before their seat are often one letter apart and both right. */
 const STEM = 6
