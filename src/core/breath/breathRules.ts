@@ -3,6 +3,7 @@ import {
   type Breath,
   type Card,
   type Found,
+  foundIn,
   isSpoken,
   type Pace,
   type Part,
@@ -10,8 +11,8 @@ import {
   type Rule,
   type School,
   stepLists,
-  stepsOf,
   type StepPlace,
+  stepsOf,
   valueAt,
   type Want,
 } from '../card'
@@ -130,7 +131,7 @@ const foldIn = rememberWith(
 )
 
 const foldOnIn = (card: Card, words: BreathWords): Found[] =>
-  spokenLines(card).flatMap((line) => foldIn(line, words))
+  foundIn(spokenLines(card), (line) => foldIn(line, words))
 
 function turnWithoutLength(card: Card, words: BreathWords): Found[] {
   if (card.spine !== 'twist' && !stepsOf(card).some(({ step }) => words.twists(step.text)))
@@ -156,7 +157,7 @@ function turnWithoutLength(card: Card, words: BreathWords): Found[] {
 }
 
 function twoMovements(card: Card, words: BreathWords): Found[] {
-  return spokenLines(card).flatMap(({ where, text, breath }) => {
+  return foundIn(spokenLines(card), ({ where, text, breath }) => {
     if (breath !== 'in' && breath !== 'out') return []
     const all = words.movements(text)
     const then = words.thenAt(text)
@@ -209,7 +210,7 @@ function holds(card: Card, school: School): Found[] {
   const words = wordsOf(card)
   const held = new Set(steps.map(({ where }) => where))
   const breathAt = new Map(spokenLines(card).map((line) => [line.where, line.breathAt]))
-  const said = partsOf(card, isSpoken).flatMap(({ path: where, value }) => {
+  const said = foundIn(partsOf(card, isSpoken), ({ path: where, value }) => {
     const told = held.has(breathAt.get(where) ?? '') ? '' : words?.holdsBreath(value as string)
     return told ? [{ where, message: SAY.breath.saidHeld(told) }] : []
   })
@@ -227,7 +228,7 @@ function holds(card: Card, school: School): Found[] {
 }
 
 const countsWithoutUnit = (card: Card, words: BreathWords): Found[] =>
-  partsOf(card, isSpoken).flatMap((part) => countIn(part, words))
+  foundIn(partsOf(card, isSpoken), (part) => countIn(part, words))
 
 const countIn = rememberWith(
   ({ path: where, value }: Part, words: BreathWords): readonly Found[] => {
@@ -265,7 +266,7 @@ function tooLong(card: Card, school: School): Found[] {
   const speech = speechIn(card.language)
   if (!speech) return []
   const pace = paceOf(card, school)
-  return spokenLines(card).flatMap((line) => {
+  return foundIn(spokenLines(card), (line) => {
     const { where, text, breath } = line
     if (!text) return []
     const { fit, lasts } = fitIn(line, pace, school.speechRate, card.language)

@@ -1,5 +1,5 @@
 import { paceOf, speechSeconds } from '../breath'
-import { type Card, type Found, type Rule, type School, usualRule } from '../card'
+import { type Card, type Found, foundIn, type Rule, type School, usualRule } from '../card'
 import { LABELS, mistakeWordsOf, readerOf, touchWordsOf } from '../language'
 import { partsIn } from '../reading'
 import { plainText, sidedLines } from '../sides'
@@ -53,7 +53,7 @@ function onlyForbids(card: Card, words: Words, school: School): Found[] {
 
 /** Cues that only forbid, those that a rung says in place of them too. */
 const cuesForbid = (card: Card, words: Words): Found[] =>
-  sidedLines(card).flatMap(({ where, text, owner }): Found[] =>
+  foundIn(sidedLines(card), ({ where, text, owner }): Found[] =>
     CUES.has(owner.of) && words.onlyForbids(text)
       ? [{ where, message: words.onlyForbidsTold(text) }]
       : []

@@ -2,6 +2,7 @@ import {
   type Card,
   type Cue,
   type Found,
+  foundIn,
   otherSide,
   REGIONS,
   type Rule,
@@ -83,7 +84,7 @@ const movedProp = ({ prop }: Instruction) => (prop && prop !== 'strap' ? prop : 
 function stillBusy(card: Card): Found[] {
   const { kept } = bothForms(card)
   const before = new Map(kept.map((form, i) => [form.where, kept[i - 1]]))
-  return stepLines(card).flatMap(({ where, instructions, text }) => {
+  return foundIn(stepLines(card), ({ where, instructions, text }) => {
     const uses = (n: Instruction) => (USES.has(n.action) && oneSide(n.side)) || movedProp(n)
     const figure = instructions.some(uses) && before.get(where)?.figure
     if (!figure) return []
@@ -235,7 +236,7 @@ function propsNamed(card: Card): Found[] {
   // What only a rung uses is in the list of that rung, and a note may speak of it.
   const ofRungs = new Set([...listed, ...card.ladder.flatMap((rung) => rung.props.flatMap(props))])
   const told = new Set<string>()
-  return readCard(card).flatMap(({ where, text }) => {
+  return foundIn(readCard(card), ({ where, text }) => {
     if (where === 'setUp.place') return []
     const have = where === 'setUp.note' ? ofRungs : listed
     return props(text).flatMap((prop) => {

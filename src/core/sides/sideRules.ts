@@ -2,6 +2,7 @@ import { LABELS, RULE_WORDS, SAY } from '../language'
 import {
   type Card,
   type Found,
+  foundIn,
   freshId,
   type On,
   otherSide,
@@ -28,12 +29,7 @@ type Check = (card: Card, lexicon: Lexicon) => Found[]
 /** What is found line by line: in a line that stays as it is, it is found once. */
 function inLines(check: (line: SidedLine, lexicon: Lexicon) => Found[]): Check {
   const found = rememberWith(check)
-  return (card, lexicon) => {
-    const all: Found[] = []
-    // As flatMap, in half the time: nearly every line has nothing.
-    for (const line of sidedLines(card)) for (const each of found(line, lexicon)) all.push(each)
-    return all
-  }
+  return (card, lexicon) => foundIn(sidedLines(card), (line) => found(line, lexicon))
 }
 
 const unsureWords = inLines(({ where, text }, lexicon) =>
@@ -68,7 +64,7 @@ function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
   const lines = sidedLines(card)
   if (lines.some(({ text }) => lexicon.tellsSwap(text))) return []
   const asked = new Set<string>()
-  return lines.flatMap(({ where, text, field }) => {
+  return foundIn(lines, ({ where, text, field }) => {
     if (field !== 'setUp' && field !== 'enter' && field !== 'alignment') return []
     const swap = lexicon.silentSwap(text)
     if (!swap || asked.has(swap.say)) return []
@@ -190,7 +186,7 @@ const hintsIn = rememberWith(
 
 const leadHints = (card: Card, lexicon: Lexicon): Hint[] =>
   card.sideNamedBy
-    ? sidedLines(card).flatMap((line) => hintsIn(line, lexicon, card.sideNamedBy))
+    ? foundIn(sidedLines(card), (line) => hintsIn(line, lexicon, card.sideNamedBy))
     : []
 
 /** Which side the wording of a card leads, by most of what it says; null when it does not tell. */

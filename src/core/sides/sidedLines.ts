@@ -1,4 +1,4 @@
-import { type Card, type Caution, isSided, type Part, partsOf } from '../card'
+import { type Card, type Caution, foundIn, isSided, type Part, partsOf } from '../card'
 import { type LineContext, rememberOf } from '../language'
 
 /** A wording of a card that is mirrored. */
@@ -35,5 +35,5 @@ const lineOf = rememberOf((part: Part): readonly SidedLine[] => {
 
 /** Every wording of a card that is mirrored, with its path. */
 export const sidedLines = rememberOf((card: Card): readonly SidedLine[] =>
-  partsOf(card, isSided).flatMap(lineOf)
+  foundIn(partsOf(card, isSided), lineOf)
 )

@@ -1,4 +1,4 @@
-import { type Card, type Cue, type Found, otherSide, type Side, valueAt } from '../card'
+import { type Card, type Cue, type Found, foundIn, otherSide, type Side, valueAt } from '../card'
 import {
   type Lexicon,
   type Pose,
@@ -184,7 +184,7 @@ function told({ line, word }: Claim, { anchor, side, by }: Settled): Found {
 export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
   const lead = lexicon.namedRole(card.sideNamedBy)
   const found: Found[] = []
-  const all = sidedLines(card).flatMap((line) =>
+  const all = foundIn(sidedLines(card), (line) =>
     claimsIn(line, lexicon, card.spine, card.base, lead)
   )
   // The other way of a twist turns the trunk, not the legs.
@@ -316,7 +316,7 @@ export function wholeMend(slip: Found, card: Card, lexicon: Lexicon): Found {
 
 /** Two side words of one line that cannot both be right. */
 export const pairSlips = (card: Card, lexicon: Lexicon): Found[] =>
-  sidedLines(card).flatMap((line) => pairSlipsIn(line, lexicon, card.base, card.spine))
+  foundIn(sidedLines(card), (line) => pairSlipsIn(line, lexicon, card.base, card.spine))
 
 const pairSlipsIn = rememberWith(
   (
