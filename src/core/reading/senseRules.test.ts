@@ -226,6 +226,7 @@ describe('props', () => {
     ['2 blocks', 'block low', true],
     ['bolster', 'ramp', true],
     ['two blocks', 'ramp', true],
+    ['ramp', 'ramp', true],
     ['cushion', 'bolster', true],
     ['stool', 'chair', true],
     ['belt', 'block low', false],

@@ -291,7 +291,12 @@ function propsUsed(card: Card): Found[] {
     const used =
       texts.some(
         (text) => namesProp(text, prop) || props(text).some((each) => groups.includes(each))
-      ) || frames.some(({ figure }) => groups.some((each) => showsProp(figure, each)))
+      ) ||
+      frames.some(
+        ({ figure }) =>
+          groups.some((each) => showsProp(figure, each)) ||
+          figure.contacts.some(({ on }) => namesProp(on, prop))
+      )
     return used ? [] : [{ where: `setUp.props[${i}]`, message: SAY.sense.unusedProp(prop) }]
   })
 }
