@@ -100,16 +100,15 @@ export const Figure = z.strictObject({
 export type Figure = z.infer<typeof Figure>
 export type FigureInput = z.input<typeof Figure>
 
-/** Whether a figure shows a prop: something rests on it, or a strap is held. A ramp is a bolster on blocks. */
+/** Whether a surface is of a prop: a block of any height; a ramp is a bolster on blocks. */
+export const isOfProp = (on: string, prop: string): boolean =>
+  on === prop ||
+  on.startsWith(`${prop} `) ||
+  (on === RAMP && (prop === 'bolster' || prop === 'block'))
+
+/** Whether a figure shows a prop: something rests on it, or a strap is held. */
 export const showsProp = ({ contacts, straps }: Figure, prop: string): boolean =>
-  prop === 'strap'
-    ? straps.length > 0
-    : contacts.some(
-        ({ on }) =>
-          on === prop ||
-          on.startsWith(`${prop} `) ||
-          (on === RAMP && (prop === 'bolster' || prop === 'block'))
-      )
+  prop === 'strap' ? straps.length > 0 : contacts.some(({ on }) => isOfProp(on, prop))
 
 const swap = (words: string): string =>
   words.startsWith('left')

@@ -378,16 +378,9 @@ export const bothForms = rememberOf((card: Card): { words: Form[]; kept: Form[] 
 
 /** The chain of forms that the words of a card make, each with a body that stands in it. */
 export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>
-  formsOf(card, options).map(({ id, where, figure, straps, did, sure, kept, idle }) => ({
-    id,
-    where,
-    figure,
-    straps,
-    did,
-    sure,
-    kept,
-    idle,
-    solved: solved(figure, options.stature, !kept),
+  formsOf(card, options).map((form) => ({
+    ...form,
+    solved: solved(form.figure, options.stature, !form.kept),
   }))
 
 /**

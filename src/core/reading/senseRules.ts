@@ -9,7 +9,7 @@ import {
   type Side,
   usualRule,
 } from '../card'
-import { type Figure, keyframesOf, showsProp } from '../figure'
+import { type Figure, isOfProp, keyframesOf, showsProp } from '../figure'
 import {
   type BodyPart,
   IN_THE_MIDDLE,
@@ -113,8 +113,7 @@ function stillBusy(card: Card): Found[] {
     for (const n of instructions) {
       const prop = movedProp(n)
       if (!prop) continue
-      const surface = prop === 'block' ? /^block/ : new RegExp(`^${prop}$`)
-      const used = figure.contacts.find(({ on }) => surface.test(on))
+      const used = figure.contacts.find(({ on }) => isOfProp(on, prop))
       const many =
         card.setUp.props.filter((each) => propsIn(each, card.language).includes(prop)).length > 1 ||
         card.setUp.props.some((each) => readerOf(card.language)!.several(each, prop))
