@@ -1,4 +1,5 @@
 import sharp from 'sharp'
+import { keeping } from '@/core/language'
 
 const PNG_WIDTH = 1200
 
@@ -11,20 +12,16 @@ export function pngOf(svg: string): Promise<Buffer> {
     .toBuffer()
 }
 
-const holder = globalThis as { notulaFigures?: Map<string, string> }
-const MOST_KEPT = 2000
+const holder = globalThis as { notulaFigures?: ReturnType<typeof keeping<string, string>> }
 
 /** Keeps what was drawn for one version of a card. */
 export async function keptFigure(
   key: string,
   make: () => Promise<string | null>
 ): Promise<string | null> {
-  const kept = (holder.notulaFigures ??= new Map())
+  const kept = (holder.notulaFigures ??= keeping(2000))
   const before = kept.get(key)
   if (before !== undefined) return before
   const svg = await make()
-  if (svg === null) return null
-  if (kept.size >= MOST_KEPT) kept.clear()
-  kept.set(key, svg)
-  return svg
+  return svg === null ? null : kept.set(key, svg)
 }

@@ -1,5 +1,6 @@
 import type { Card, School, Side } from '@/core/card'
 import { draw, type Drawing, type Figure, figureShown, solved } from '@/core/figure'
+import { keeping } from '@/core/language'
 import { draftsOf, readCard, toWords } from '@/core/reading'
 import { writeFor } from '@/core/sides'
 
@@ -42,19 +43,13 @@ export interface WordsAnswer {
 /** Small drawings may be coarser than those that are looked at. */
 const COARSE = 0.02
 
-const drawings = new Map<string, Drawing>()
-const MOST_KEPT = 400
+const drawings = keeping<string, Drawing>(400)
 
 /** A form drawn small, once. */
 function small(card: Card, figure: Figure, school: WordsJob['school']): Drawing {
   const shown = figureShown(card, figure, card.writtenFor, school)
   const key = JSON.stringify(shown)
-  const before = drawings.get(key)
-  if (before) return before
-  const drawing = draw(shown, solved(shown), { cell: COARSE })
-  if (drawings.size >= MOST_KEPT) drawings.clear()
-  drawings.set(key, drawing)
-  return drawing
+  return drawings.get(key) ?? drawings.set(key, draw(shown, solved(shown), { cell: COARSE }))
 }
 
 /** Follows one card: each job tells what changed, and what its words mean is told. */

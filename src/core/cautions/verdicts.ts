@@ -7,7 +7,7 @@ import {
   TRAITS,
   type Verdict,
 } from '../card'
-import { SAY_CAUTIONS } from '../language'
+import { keeping, SAY_CAUTIONS } from '../language'
 import type { Condition } from './conditions'
 import { ASK_ANYWAY, DEFAULT_POLICY, rulesAbout } from './policy'
 import { type RungTraits, traitsOf, traitWords, WITHOUT_FORM } from './traits'
@@ -89,8 +89,8 @@ export function verdictOf(
 }
 
 /** How many rungs are remembered for one policy. */
-const MOST_KEPT = 2000
-const rows = new WeakMap<readonly PolicyRule[], WeakMap<object, Map<string, RungVerdict[]>>>()
+type Rows = ReturnType<typeof keeping<string, RungVerdict[]>>
+const rows = new WeakMap<readonly PolicyRule[], WeakMap<object, Rows>>()
 
 /**
  * The verdicts of all conditions on one rung, in their order. A rung that asks the same as one
@@ -101,19 +101,19 @@ export function verdictsOf(
   conditions: readonly Condition[],
   policy: readonly PolicyRule[]
 ): readonly RungVerdict[] {
-  const byList = rows.get(policy) ?? new WeakMap<object, Map<string, RungVerdict[]>>()
+  const byList = rows.get(policy) ?? new WeakMap<object, Rows>()
   rows.set(policy, byList)
-  const known = byList.get(conditions) ?? new Map<string, RungVerdict[]>()
+  const known = byList.get(conditions) ?? keeping(2000)
   byList.set(conditions, known)
   const told = rung.sure || rung.known === WITHOUT_FORM ? rung.sure : [...rung.known].join()
   const key = `${rung.id} ${told} ${Object.values(rung.traits).join()}`
-  let all = known.get(key)
-  if (!all) {
-    if (known.size >= MOST_KEPT) known.clear()
-    all = conditions.map((condition) => verdictOf(rung, condition, policy))
-    known.set(key, all)
-  }
-  return all
+  return (
+    known.get(key) ??
+    known.set(
+      key,
+      conditions.map((condition) => verdictOf(rung, condition, policy))
+    )
+  )
 }
 
 /** More than breath and stay are known when some were set by hand. */

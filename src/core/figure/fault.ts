@@ -1,3 +1,4 @@
+import { keeping } from '../language'
 import { type MeasureContext } from './landmarks'
 import { marksOf } from './marks'
 import { measure } from './measures'
@@ -37,15 +38,10 @@ const PAST = 2.5
 export function faultOf(figure: Figure, wanted: Wanted, context: MeasureContext): Fault | null {
   const key = JSON.stringify([figure, wanted, context])
   const before = known.get(key)
-  if (before !== undefined) return before
-  if (known.size >= MOST_KEPT) known.clear()
-  const fault = worked(figure, wanted, context)
-  known.set(key, fault)
-  return fault
+  return before !== undefined ? before : known.set(key, worked(figure, wanted, context))
 }
 
-const known = new Map<string, Fault | null>()
-const MOST_KEPT = 300
+const known = keeping<string, Fault | null>(300)
 /** Rounds that a wrong form is given to stand. */
 const ROUNDS = 40
 

@@ -127,14 +127,25 @@ export function solve(figure: Figure, options: SolveOptions = {}): Solved {
     },
     options
   )
-  const kept = { contacts: figure.contacts, straps: figure.straps }
-  if (own <= other && !even) return { ...solved, ...kept }
-  const mirrored = mirroredPose(solved.pose)
-  const pose = even ? middleOf(solved.pose, mirrored) : mirrored
-  const { stature = USUAL_STATURE } = options
-  const placed = place(solved.body, pose)
-  const unmet = unmetIn(figure, { body: solved.body, placed }, stature)
-  return { ...solved, ...kept, pose, placed, unmet }
+  if (even) return inPose(figure, solved, middleOf(solved.pose, mirroredPose(solved.pose)), options)
+  if (own > other) return solvedAcross(figure, solved, options)
+  return { ...solved, contacts: figure.contacts, straps: figure.straps }
+}
+
+/** A figure solved, by its mirror that is: the mirrored pose. */
+export const solvedAcross = (figure: Figure, mirror: Solved, options: SolveOptions = {}): Solved =>
+  inPose(figure, mirror, mirroredPose(mirror.pose), options)
+
+function inPose(
+  figure: Figure,
+  { body, ...solved }: Solved,
+  pose: Pose,
+  { stature = USUAL_STATURE }: SolveOptions
+): Solved {
+  const { contacts, straps } = figure
+  const placed = place(body, pose)
+  const unmet = unmetIn(figure, { body, placed }, stature)
+  return { ...solved, body, contacts, straps, pose, placed, unmet }
 }
 
 const middleOf = (a: Pose, b: Pose): Pose => ({

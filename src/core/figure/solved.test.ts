@@ -37,6 +37,18 @@ test('its mirror, another stature, and a coarser try are bodies of their own', (
   }
 })
 
+test('the mirror of one that was solved stands as it would by itself', () => {
+  const kept = demoCards().flatMap((card) => keyframesOf(card).frames.map(({ figure }) => figure))
+  for (const [i, figure] of kept.entries()) {
+    // One that nothing has solved before, nor its mirror.
+    const own = { ...figure, angles: { ...figure.angles, head: { flexion: 1 + i / 1000 } } }
+    const mirror = mirroredFigure(own)
+    expect(mirroredFigure(mirror)).toEqual(own)
+    solved(own)
+    expect(solved(mirror)).toEqual({ ...solve(mirror), rounds: expect.any(Number) as number })
+  }
+})
+
 test('one degree is another body', () => {
   const [figure] = figures
   const bent = { ...figure!, angles: { ...figure!.angles, head: { flexion: 1 } } }

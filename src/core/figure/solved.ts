@@ -1,17 +1,17 @@
-import { rememberOf } from '../language'
+import { keeping, rememberOf } from '../language'
 import { USUAL_STATURE } from './body'
-import { solve, type Solved } from './solve'
-import type { Figure } from './spec'
+import { solve, type Solved, solvedAcross } from './solve'
+import { type Figure, mirroredFigure } from './spec'
 
 /** By the figure in letters, then by what it was solved for. */
-const known = new Map<string, Map<string, Solved>>()
-const MOST_KEPT = 600
+const known = keeping<string, Map<string, Solved>>(1200)
 
 /** A figure in letters. */
 const spell = rememberOf((figure: Figure): string => JSON.stringify(figure))
 
 /**
- * Solves a figure once and keeps it: the same figure has the same pose.
+ * Solves a figure once and keeps it: the same figure has the same pose, and its mirror the
+ * mirrored one.
  * @param stature of the person, in cm
  * @param rough whether the pose may be off by what one hardly sees
  */
@@ -20,8 +20,8 @@ export function solved(figure: Figure, stature = USUAL_STATURE, rough = false): 
   const how = `${stature} ${rough}`
   const before = known.get(letters)?.get(how)
   if (before) return before
-  const now = solve(figure, { stature, rough })
-  if (known.size >= MOST_KEPT) known.clear()
+  const mirror = known.get(spell(mirroredFigure(figure)))?.get(how)
+  const now = mirror ? solvedAcross(figure, mirror, { stature }) : solve(figure, { stature, rough })
   known.set(letters, (known.get(letters) ?? new Map<string, Solved>()).set(how, now))
   return now
 }

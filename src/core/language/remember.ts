@@ -1,17 +1,37 @@
 /**
+ * What was worked out, by what it was worked out of, and never more of it than `most`: then the
+ * half that has been there longest is given up.
+ */
+export function keeping<K, V>(most: number) {
+  const known = new Map<K, V>()
+  return {
+    get: (key: K): V | undefined => known.get(key),
+    has: (key: K): boolean => known.has(key),
+    set<W extends V>(key: K, value: W): W {
+      if (known.size >= most) {
+        let left = most / 2
+        for (const oldest of known.keys()) {
+          if (left <= 0) break
+          known.delete(oldest)
+          left -= 1
+        }
+      }
+      known.set(key, value)
+      return value
+    },
+  }
+}
+
+/**
  * A function of one line of text that keeps what it worked out: while a trainer types, all
  * lines but one are the same as a moment ago.
- * @param most how many lines are kept before it starts anew
+ * @param most how many lines are kept
  */
 export function remember<T>(work: (text: string) => T, most = 4000): (text: string) => T {
-  let known = new Map<string, T>()
+  const known = keeping<string, T>(most)
   return (text) => {
     const before = known.get(text)
-    if (before !== undefined || known.has(text)) return before!
-    if (known.size >= most) known = new Map()
-    const value = work(text)
-    known.set(text, value)
-    return value
+    return before !== undefined || known.has(text) ? before! : known.set(text, work(text))
   }
 }
 

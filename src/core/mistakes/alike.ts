@@ -1,6 +1,6 @@
 import { stemmer } from 'stemmer'
 import { type Card, type Found, titleOf } from '../card'
-import { mistakeWordsOf, readerOf, remember, rememberOf } from '../language'
+import { keeping, mistakeWordsOf, readerOf, remember, rememberOf } from '../language'
 import { partsIn } from '../reading'
 import { plainText } from '../sides'
 
@@ -45,18 +45,17 @@ const underOf = rememberOf(
 )
 
 /** Whether a word by itself names a part of the body; a deck has few words, and they come again. */
-const partWords = new Map<string, boolean>()
+const partWords = keeping<string, boolean>(20_000)
 function namesPart(word: string, language: string): boolean {
   const key = `${language} ${word}`
-  let is = partWords.get(key)
-  if (is === undefined) {
-    if (partWords.size >= MOST_WORDS) partWords.clear()
-    is = [word, `the ${word}`].some((each) => partsIn(each, language).length > 0)
-    partWords.set(key, is)
-  }
-  return is
+  return (
+    partWords.get(key) ??
+    partWords.set(
+      key,
+      [word, `the ${word}`].some((each) => partsIn(each, language).length > 0)
+    )
+  )
 }
-const MOST_WORDS = 20_000
 
 function read(card: Card, at: number): Read | null {
   const words = mistakeWordsOf(card.language)

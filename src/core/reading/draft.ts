@@ -14,7 +14,7 @@ import {
   USUAL_STATURE,
   type Vec,
 } from '../figure'
-import { type Instruction, rememberOf, rememberWith } from '../language'
+import { type Instruction, keeping, rememberOf, rememberWith } from '../language'
 import { apply, type Done } from './moves/apply'
 import { overTheFeet } from './moves/balance'
 import * as legs from './moves/legs'
@@ -206,8 +206,8 @@ interface Reached {
 
 /** By the line, then by the sides that are meant in it. */
 const reached = new WeakMap<Stance, Map<string, Map<string, Reached>>>()
-const starts = new Map<string, { stance: Stance; did: Done[]; known: boolean }>()
-const MOST_KEPT = 60
+const starts = keeping<string, { stance: Stance; did: Done[]; known: boolean }>(60)
+const MOST_LINES = 60
 
 const sidesIn = ({ side, ways, places }: Instruction) => {
   let told = `${side}`
@@ -218,17 +218,12 @@ const sidesIn = ({ side, ways, places }: Instruction) => {
 
 const sidesOf = rememberOf((all: readonly Instruction[]) => all.map(sidesIn).join())
 
-const MOST_STANCES = 1000
-const stances = new Map<string, Stance>()
+const stances = keeping<string, Stance>(1000)
 
 /** One stance for all that are alike, so that what comes after a line serves again while it is typed. */
 function oneOf(s: Stance): Stance {
   const spelled = JSON.stringify({ ...s, body: undefined })
-  const before = stances.get(spelled)
-  if (before) return before
-  if (stances.size >= MOST_STANCES) stances.clear()
-  stances.set(spelled, s)
-  return s
+  return stances.get(spelled) ?? stances.set(spelled, s)
 }
 
 /** Does a line on a stance. What was done before, on the same stance, is not done again. */
@@ -249,7 +244,7 @@ function go(from: Stance, text: string, instructions: readonly Instruction[]): R
     else if (what === 'moved') idle.push(i)
     return what
   })
-  if (lines.size >= MOST_KEPT) lines.clear()
+  if (lines.size >= MOST_LINES) lines.clear()
   const now = { stance: s === from ? s : oneOf(s), did, idle }
   lines.set(text, known.set(key, now))
   return now
@@ -281,10 +276,7 @@ function beginOf(card: Card, turned: boolean) {
   const s = begun?.stance ?? stanceOf(startFigure(OF_BASE[card.base])!, own)
   if (!begun && card.base === 'side-lying') takeStart(s, 'side-lying', false)
   if (note) for (const n of asRead(note, turned)) if (byNote(n)) apply(s, n)
-  if (starts.size >= MOST_KEPT) starts.clear()
-  const now = { stance: s, did: begun?.did ?? [], known: begun !== null }
-  starts.set(key, now)
-  return now
+  return starts.set(key, { stance: s, did: begun?.did ?? [], known: begun !== null })
 }
 
 const kepts = new WeakMap<Figure, Map<string, Stance>>()
@@ -348,21 +340,23 @@ const wordsFrom = stepsFrom()
  * way, and the way out. A line that is not understood leaves the form as it is and is not sure.
  * The forms of a mirrored card are the mirrored forms.
  */
-export function formsOf(
+export const formsOf = (card: Card, { kept = true }: Pick<DraftOptions, 'kept'> = {}): Form[] =>
+  kept ? bothForms(card).kept : inWords(card)
+
+function chainOf(
   card: Card,
-  { kept: asKept = true }: Pick<DraftOptions, 'kept'> = {}
+  kept: ReadonlyMap<string, Figure>,
+  step: ReturnType<typeof stepsFrom>
 ): Form[] {
   const lines = readCard(card)
   const place = lineAt(card).get('setUp.place')
   const told = place ? startIn(place.text, card.language) : null
   // Led from the right, always; the other is its mirror.
   const turned = leadOf(card, lines, told?.side ?? null) === 'left'
-  const kept = asKept ? keptForms(card) : new Map<string, Figure>()
   const begun = beginOf(card, turned)
   const start = { id: 'start', where: 'setUp.place', did: begun.did, idle: [] }
   let now = reachedForm(begun.stance, kept.get('setUp.figure'), turned, start, begun.known)
   const found = [now.form]
-  const step = asKept ? keptFrom : wordsFrom
   for (const line of stepLines(card)) {
     now = step(line, now.stance, kept.get(figureAt(line)), turned)
     found.push(now.form)
@@ -370,10 +364,13 @@ export function formsOf(
   return found
 }
 
+/** The forms of a card as its words alone move it; worked out once. */
+const inWords = rememberOf((card: Card) => chainOf(card, new Map(), wordsFrom))
+
 /** The forms of a card as its words alone move it, and with those that are kept; worked out once. */
 export const bothForms = rememberOf((card: Card): { words: Form[]; kept: Form[] } => {
-  const kept = formsOf(card)
-  return { kept, words: kept.some((form) => form.kept) ? formsOf(card, { kept: false }) : kept }
+  const kept = chainOf(card, keptForms(card), keptFrom)
+  return { kept, words: kept.some((form) => form.kept) ? inWords(card) : kept }
 })
 
 /** The chain of forms that the words of a card make, each with a body that stands in it. */
@@ -420,7 +417,7 @@ function keptForms(card: Card): Map<string, Figure> {
   const final = forms.get(finalPlace(card))
   if (!final || card.enter.length === 0) return forms
   const { where } = card.enter.some((step) => step.cycle)
-    ? finalDraft(card, formsOf(card, { kept: false }))
+    ? finalDraft(card, inWords(card))
     : { where: `enter[${card.enter.length - 1}].text` }
   const last = where.replace(/text$/, 'figure')
   if (!forms.has(last)) forms.set(last, final)

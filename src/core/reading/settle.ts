@@ -3,6 +3,7 @@ import {
   type BodyPart,
   IN_THE_MIDDLE,
   type Instruction,
+  keeping,
   namedRole,
   type Place,
   rememberOf,
@@ -57,8 +58,7 @@ const ACROSS: [SideRole, SideRole][] = [
   ['standing', 'kneeling'],
 ]
 
-const MOST_STATES = 1000
-const states = new Map<string, Known>()
+const states = keeping<string, Known>(1000)
 
 /** All that is known as one text. Built by hand: it is asked for twice a line. */
 function spelledOut({ roles, limbs, parts }: Known): string {
@@ -77,11 +77,7 @@ function spelledOut({ roles, limbs, parts }: Known): string {
 /** One state for all that is known alike, so that what was settled after it serves again. */
 function oneOf(known: Known): Known {
   const spelled = spelledOut(known)
-  const before = states.get(spelled)
-  if (before) return before
-  if (states.size >= MOST_STATES) states.clear()
-  states.set(spelled, known)
-  return known
+  return states.get(spelled) ?? states.set(spelled, known)
 }
 
 const nothing = (): Known => ({ roles: new Map(), limbs: new Map(), parts: new Map() })

@@ -1,4 +1,5 @@
 import { otherSide, type Side } from '../../card'
+import { keeping } from '../../language'
 import type { Body } from '../body'
 import { type Placed, pointIn } from '../skeleton'
 import type { Standing } from '../solve'
@@ -51,8 +52,7 @@ const WELL_SHOWN = 0.5
 export const HARDLY_SHOWN = 0.2
 
 /** Views that were chosen, by where the joints are: a part that is pulled asks again each frame. */
-const known = new Map<string, View>()
-const MOST_KEPT = 500
+const known = keeping<string, View>(500)
 const nameOf = ({ origins }: Placed, lead: Side | null) =>
   `${lead} ${origins.flatMap((p) => p.map((v) => Math.round(v * 1e5))).join()}`
 
@@ -95,9 +95,7 @@ export function chosenView(body: Body, placed: Placed, lead: Side | null = null)
       best = view
     }
   }
-  if (known.size >= MOST_KEPT) known.clear()
-  known.set(name, best)
-  return best
+  return known.set(name, best)
 }
 
 /** A form that is looked at: what it says of its view, and how it stands. */

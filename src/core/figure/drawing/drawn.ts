@@ -1,5 +1,5 @@
 import type { Card, Cue, CueMark, Region, Side } from '../../card'
-import { namedRole } from '../../language'
+import { keeping, namedRole } from '../../language'
 import { type Drawing, draw } from './draw'
 import { poseWords } from '../poseWords'
 import { solved } from '../solved'
@@ -14,8 +14,7 @@ export interface KeptDrawing extends Drawing {
   words: string
 }
 
-const known = new Map<string, KeptDrawing>()
-const MOST_KEPT = 400
+const known = keeping<string, KeptDrawing>(400)
 
 /** Measures that are shown on a drawing, and whose they are. */
 export interface ShownMeasures extends MeasureContext {
@@ -56,7 +55,6 @@ export function drawnFigure(figure: Figure, letters: boolean, shown?: ShownMeasu
   const key = `${letters ? 'L' : ''}${JSON.stringify([figure, shown])}`
   const before = known.get(key)
   if (before) return before
-  if (known.size >= MOST_KEPT) known.clear()
   const body = solved(figure)
   const marks = shown?.names.flatMap((name) => marksOf(body, name, shown))
   const drawing = draw(figure, body, {
@@ -67,7 +65,5 @@ export function drawnFigure(figure: Figure, letters: boolean, shown?: ShownMeasu
     ...(shown?.closeUp ? { closeUp: shown.closeUp } : {}),
     ...(shown ? { context: shown } : {}),
   })
-  const now = { ...drawing, words: poseWords(figure, body, drawing.view) }
-  known.set(key, now)
-  return now
+  return known.set(key, { ...drawing, words: poseWords(figure, body, drawing.view) })
 }

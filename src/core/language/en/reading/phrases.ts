@@ -1,5 +1,6 @@
 import type { Relation, Thing, Way } from '../../instruction'
 import type { SideRole } from '../../lexicon'
+import { remember } from '../../remember'
 import { englishSides } from '../sides'
 import {
   AMOUNT_WORDS,
@@ -28,8 +29,11 @@ const PLAIN_WORD = /\{|\}|[A-Za-z0-9][A-Za-z0-9'-]*|[°%]|[^\s]/g
 const MARKED = /[^\u0020-\u007e°…–—“”]/
 const STOPS = new Set(['.', ';', ':', '!', '?', '—', '–', '…', '(', ')'])
 
-/** A line in words: small letters, plain apostrophes, side words known by what they are. */
-export function wordsOf(line: string): Word[] {
+/**
+ * A line in words: small letters, plain apostrophes, side words known by what they are. What reads
+ * a line and what asks which parts it names ask for the same words.
+ */
+export const wordsOf = remember((line): readonly Word[] => {
   const sides = englishSides.find(line)
   const plain = line.replace(/[’‘]/g, "'")
   const found: Word[] = []
@@ -46,7 +50,7 @@ export function wordsOf(line: string): Word[] {
     found.push(word)
   }
   return found
-}
+}, 1000)
 
 type Phrases<T> = Map<string, { words: string[]; value: T }[]>
 

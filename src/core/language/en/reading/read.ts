@@ -137,7 +137,7 @@ function withSpot(place: Place): Place {
 }
 
 class Reading {
-  readonly words: Word[]
+  readonly words: readonly Word[]
   readonly found: Instruction[] = []
   /** Words that were understood. */
   private readonly used: boolean[]
