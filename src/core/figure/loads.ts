@@ -110,11 +110,6 @@ const JOINTS_HELD: readonly Held[] = [
 /** Joints whose moment is told among the measures of a figure. */
 const TOLD = /ankle|knee|hip|shoulder|wrist|low back/
 
-const AXES: readonly Vec[] = [
-  [1, 0, 0],
-  [0, 1, 0],
-  [0, 0, 1],
-]
 /** How far the forces may miss the weight and its turning, as parts of it: 3 mm for a tall person. */
 const MISS = 1.5e-3
 /** Keeps what is as good either way even. */
@@ -130,30 +125,69 @@ function beyond(segment: Segment): ReadonlySet<Segment> {
   return found
 }
 
-/** Each row tells how much of something a unit of each push gives. */
-type Rows = AtLeast[]
+/**
+ * What a joint holds: of the weight, and of a unit of each push. Turns and forces have a row for
+ * each axis.
+ */
+interface Levers {
+  weight: Vec
+  mass: number
+  turns: readonly [Float64Array, Float64Array, Float64Array]
+  forces: readonly [Float64Array, Float64Array, Float64Array]
+  /** The pushes that give anything, by their places. */
+  that: number[]
+}
 
-/** What a joint holds, in rows of its three axes: of its weight, and of each push. */
-function heldBy(solved: Solved, masses: readonly Mass[], pushes: readonly Push[], held: Held) {
-  const far = beyond(held.segment)
-  const about = solved.placed.origins[jointOf(held.segment)]!
-  let weight: Vec = [0, 0, 0]
-  let mass = 0
+const threeRows = (n: number) =>
+  [new Float64Array(n), new Float64Array(n), new Float64Array(n)] as const
+
+function leversOf(
+  { placed }: Solved,
+  masses: readonly Mass[],
+  pushes: readonly Push[],
+  { segment: held }: Held
+): Levers {
+  const far = beyond(held)
+  const about = placed.origins[jointOf(held)]!
+  let [turnX, turnZ, mass] = [0, 0, 0]
   for (const each of masses)
     if (far.has(each.segment)) {
-      weight = add(weight, cross(sub(each.at, about), [0, -each.mass, 0]))
+      turnX += (each.at[2] - about[2]) * each.mass
+      turnZ -= (each.at[0] - about[0]) * each.mass
       mass += each.mass
     }
-  const turns = pushes.map(({ segment, at, along, against }): [turn: Vec, force: Vec] => {
-    const zero: Vec = [0, 0, 0]
+  const turns = threeRows(pushes.length)
+  const forces = threeRows(pushes.length)
+  const that: number[] = []
+  for (let i = 0; i < pushes.length; i += 1) {
+    const { segment, at, along, against } = pushes[i]!
     const own = far.has(segment)
-    const back = against && far.has(against.segment)
-    if (own && back) return [zero, zero]
-    if (own) return [cross(sub(at, about), along), along]
-    if (back) return [cross(sub(against.at, about), scale(along, -1)), scale(along, -1)]
-    return [zero, zero]
-  })
-  return { weight, mass, turns }
+    const back = against !== null && far.has(against.segment)
+    if (own === back) continue
+    that.push(i)
+    addPush(turns, forces, i, own ? at : against!.at, about, along, own ? 1 : -1)
+  }
+  return { weight: [turnX, 0, turnZ], mass, turns, forces, that }
+}
+
+/** What one push gives: its force, and its turning about a point. */
+function addPush(
+  turns: Levers['turns'],
+  forces: Levers['forces'],
+  i: number,
+  at: Vec,
+  about: Vec,
+  along: Vec,
+  way: number
+) {
+  const [x, y, z] = [at[0] - about[0], at[1] - about[1], at[2] - about[2]]
+  const [fx, fy, fz] = [along[0] * way, along[1] * way, along[2] * way]
+  turns[0][i] = y * fz - z * fy
+  turns[1][i] = z * fx - x * fz
+  turns[2][i] = x * fy - y * fx
+  forces[0][i] = fx
+  forces[1][i] = fy
+  forces[2][i] = fz
 }
 
 /** What is known of how a body is carried. */
@@ -176,48 +210,50 @@ function carry(solved: Solved, miss = MISS): Carried | null {
   const n = pushes.length
   if (n === 0) return null
   // Of the whole body: forces, and turning about its centre.
-  const whole: Rows = AXES.flatMap((axis) => [
-    {
-      gives: pushes.map(({ along, against }) => (against ? 0 : dot(along, axis))),
-      has: dot(axis, [0, 1, 0]),
-    },
-    {
-      gives: pushes.map(({ at, along, against }) =>
-        against ? 0 : dot(cross(sub(at, centre), along), axis)
-      ),
-      has: 0,
-    },
-  ])
-  const effort: Rows = JOINTS_HELD.flatMap((held) => {
-    const { weight, mass, turns } = heldBy(solved, masses, pushes, held)
-    const rows: Rows = AXES.map((axis) => ({
-      gives: turns.map(([turn]) => dot(turn, axis) / held.strength),
-      has: -dot(weight, axis) / held.strength,
-    }))
-    if (held.bears)
-      for (const axis of AXES)
-        rows.push({
-          gives: turns.map(([, force]) => dot(force, axis) / held.bears!),
-          has: (dot(axis, [0, 1, 0]) * mass) / held.bears,
-        })
-    return rows
-  })
+  const [turns, forces] = [threeRows(n), threeRows(n)]
+  for (let i = 0; i < n; i += 1) {
+    const { at, along, against } = pushes[i]!
+    if (!against) addPush(turns, forces, i, at, centre, along, 1)
+  }
   const g = Array.from({ length: n }, () => new Float64Array(n))
   const a = new Float64Array(n)
-  for (const { gives, has } of effort) {
-    const at = gives.flatMap((value, i) => (Math.abs(value) > 1e-9 ? [i] : []))
-    for (const i of at) {
-      a[i]! += gives[i]! * has
-      for (const j of at) g[i]![j]! += gives[i]! * gives[j]!
+  for (let i = 0; i < n; i += 1) g[i]![i] = EVEN
+  for (const held of JOINTS_HELD) {
+    const levers = leversOf(solved, masses, pushes, held)
+    const { strength, bears } = held
+    for (let axis = 0; axis < 3; axis += 1) {
+      addEffort(g, a, levers.that, levers.turns[axis]!, -levers.weight[axis]!, strength)
+      if (bears)
+        addEffort(g, a, levers.that, levers.forces[axis]!, axis === 1 ? levers.mass : 0, bears)
     }
   }
-  for (let i = 0; i < n; i += 1) g[i]![i]! += EVEN
-  // The whole within MISS, either way.
-  const forces = leastWithin(g, a, [
-    ...whole.map(({ gives, has }) => ({ gives, has: has - miss })),
-    ...whole.map(({ gives, has }) => ({ gives: gives.map((value) => -value), has: -has - miss })),
-  ])
-  return forces && { forces: Array.from(forces, (each) => Math.max(0, each)), pushes, masses }
+  // The whole within the miss, either way.
+  const limits = [...forces, ...turns].flatMap((gives, i): AtLeast[] => {
+    const has = i === 1 ? 1 : 0
+    return [
+      { gives, has: has - miss },
+      { gives: gives.map((value) => -value), has: -has - miss },
+    ]
+  })
+  const sizes = leastWithin(g, a, limits)
+  return sizes && { forces: Array.from(sizes, (each) => Math.max(0, each)), pushes, masses }
+}
+
+/** Adds what one effort asks of all pushes, each against the other: a row of least squares. */
+function addEffort(
+  g: readonly Float64Array[],
+  a: Float64Array,
+  that: readonly number[],
+  gives: Float64Array,
+  has: number,
+  by: number
+) {
+  for (const i of that) {
+    const own = gives[i]! / by
+    const row = g[i]!
+    a[i]! += (own * has) / by
+    for (const j of that) row[j]! += own * (gives[j]! / by)
+  }
 }
 
 /** How a body is carried; null when it falls. Worked out once. */
@@ -278,8 +314,9 @@ export function jointEfforts(solved: Solved, carried = carriedOf(solved)): Effor
   const { masses, pushes, forces } = carried
   const axes = axesOf(solved.pose, solved.placed)
   return JOINTS_HELD.map((held) => {
-    const { weight, turns } = heldBy(solved, masses, pushes, held)
-    const moment = turns.reduce<Vec>((sum, [turn], i) => add(sum, scale(turn, forces[i]!)), weight)
+    const { weight, turns } = leversOf(solved, masses, pushes, held)
+    const [x, y, z] = turns.map((row) => row.reduce((sum, turn, i) => sum + turn * forces[i]!, 0))
+    const moment = add(weight, [x!, y!, z!])
     // The first angle of a joint that holds is its flexion.
     const [flexion] = JOINTS[jointOf(held.segment)]!.angles
     const bends = dot(moment, unit(axes[flexion!]!))

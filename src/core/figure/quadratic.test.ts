@@ -67,7 +67,7 @@ const value = ({ g, a }: Problem, x: ArrayLike<number>) =>
   )
 
 const gives = ({ gives: each }: AtLeast, at: ArrayLike<number>) =>
-  each.reduce((sum, by, i) => sum + by * at[i]!, 0)
+  Array.from(each).reduce((sum, by, i) => sum + by * at[i]!, 0)
 
 const meets = ({ limits }: Problem, x: ArrayLike<number>) =>
   limits.every((limit) => gives(limit, x) > limit.has - 1e-8) && Math.min(...Array.from(x)) > -1e-9

@@ -2,7 +2,7 @@ import { inverseOf, rootOf } from './cholesky'
 
 /** A linear limit: what a unit of each number gives, in all at least so much. */
 export interface AtLeast {
-  gives: readonly number[]
+  gives: ArrayLike<number>
   has: number
 }
 

@@ -167,8 +167,11 @@ export interface Pose {
 /** The pose seen in a mirror: left and right change places. */
 export function mirroredPose({ root, angles }: Pose): Pose {
   return {
-    root: [-root[0], root[1], root[2]],
-    angles: ANGLES.map(({ flips }, i) => (flips ? -1 : 1) * angles[MIRROR_INDEX[i]!]!),
+    root: [0 - root[0], root[1], root[2]],
+    angles: ANGLES.map(({ flips }, i) => {
+      const value = angles[MIRROR_INDEX[i]!]!
+      return flips ? 0 - value : value
+    }),
   }
 }
 

@@ -191,10 +191,10 @@ function solveAsItIs(figure: Figure, options: SolveOptions): Solved {
     const rows: Row[] = contacts.flatMap(({ contact, points }, i) =>
       contactRows(contact, i, points, placed, body, wall, stature)
     )
-    for (const strap of figure.straps) {
+    figure.straps.forEach((strap) => {
       const row = strapRow(strap, placed, body, stature)
       if (row) rows.push(row)
-    }
+    })
     flesh.forEach(({ segment, at, radius }, i) => {
       const point = pointIn(placed, segment, at)
       const residual = radius - point[1]

@@ -4,7 +4,7 @@ import { solve, type Solved, solvedAcross } from './solve'
 import { type Figure, mirroredFigure } from './spec'
 
 /** By the figure in letters, then by what it was solved for. */
-const known = keeping<string, Map<string, Solved>>(1200)
+const known = keeping<string, Map<string, Solved>>(600)
 
 /** A figure in letters. */
 const spell = rememberOf((figure: Figure): string => JSON.stringify(figure))

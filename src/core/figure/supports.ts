@@ -20,7 +20,7 @@ export interface Push {
   at: Vec
   along: Vec
   /** Where it works back, when that is the body itself. */
-  against?: { segment: Segment; at: Vec }
+  against: { segment: Segment; at: Vec } | null
 }
 
 /** Friction of skin and cloth on a mat, on a wall, and of skin on skin. Our own, set by trying. */
@@ -99,7 +99,13 @@ function wallPushes(solved: Solved, centre: Vec): Push[] {
     if (on !== 'wall') return []
     return touchPoints(part, solved).flatMap(({ segment, at }) => {
       const out: Vec = [0, 0, at[2] < centre[2] ? 1 : -1]
-      return cone(out, GRIP.wall).map((along): Push => ({ part, segment, at, along }))
+      return cone(out, GRIP.wall).map((along): Push => ({
+        part,
+        segment,
+        at,
+        along,
+        against: null,
+      }))
     })
   })
 }
@@ -147,7 +153,13 @@ function strapPushes(solved: Solved): Push[] {
 export function pushesOn(solved: Solved, centre: Vec): Push[] {
   const floor = supportsOf(solved).flatMap(({ part, segment, at, radius }) =>
     footprint({ at, radius }).flatMap((point) =>
-      cone(UP, GRIP.floor).map((along): Push => ({ part, segment, at: point, along }))
+      cone(UP, GRIP.floor).map((along): Push => ({
+        part,
+        segment,
+        at: point,
+        along,
+        against: null,
+      }))
     )
   )
   return [...floor, ...wallPushes(solved, centre), ...limbPushes(solved), ...strapPushes(solved)]
