@@ -134,24 +134,24 @@ function visitFields(
     )
 }
 
-/** The parts of a step, a cue, a rung: the same ones as long as that is, on whatever card. */
-const keptOf = new WeakMap<object, { path: string; parts: readonly Part[] }>()
+/** By what stands on a card, then by the tree of what is wanted. */
+const keptOf = new WeakMap<object, Map<Node, { path: string; parts: readonly Part[] }>>()
 
+/** The parts of a step, a cue, a rung: the same ones as long as that is, on whatever card. */
 function keptParts(
   node: Extract<Node, { type: 'group' }>,
   value: object,
   path: string
 ): readonly Part[] {
-  const before = keptOf.get(value)
+  const mine = keptOf.get(value) ?? new Map<Node, { path: string; parts: readonly Part[] }>()
+  keptOf.set(value, mine)
+  const before = mine.get(node)
   if (before?.path === path) return before.parts
   const parts: Part[] = []
   visitFields(node, value, path, [], false, (part) => parts.push(part))
-  keptOf.set(value, { path, parts })
+  mine.set(node, { path, parts })
   return parts
 }
-
-/** A card is never changed in place: what was found on it stays true. */
-const known = new WeakMap<Card, { all: readonly Part[]; wanted: Map<Want, readonly Part[]> }>()
 
 /**
  * The parts of a card that are wanted, in the order of the card.
@@ -159,16 +159,20 @@ const known = new WeakMap<Card, { all: readonly Part[]; wanted: Map<Want, readon
  * @example partsOf(card, (part) => part.sided).map((part) => part.path)
  */
 export function partsOf(card: Card, want: Want, absent = false): readonly Part[] {
-  if (absent) return walked(treeOf(want), card, true)
-  let mine = known.get(card)
-  if (!mine) known.set(card, (mine = { all: walked(TREE as Node, card, false), wanted: new Map() }))
-  const parts = mine.wanted.get(want) ?? mine.all.filter(want)
-  mine.wanted.set(want, parts)
+  if (absent) return walked(card, want, true)
+  const mine = known.get(card) ?? new Map<Want, Part[]>()
+  known.set(card, mine)
+  const parts = mine.get(want) ?? walked(card, want, false)
+  mine.set(want, parts)
   return parts
 }
 
-function walked(tree: Node | null, card: Card, absent: boolean): Part[] {
+/** A card is never changed in place: what was found on it stays true. */
+const known = new WeakMap<Card, Map<Want, Part[]>>()
+
+function walked(card: Card, want: Want, absent: boolean): Part[] {
   const parts: Part[] = []
+  const tree = treeOf(want)
   if (tree) visit(tree, card, '', [], absent, (part) => parts.push(part))
   return parts
 }
