@@ -355,7 +355,8 @@ export interface Fall {
 
 /** @returns null for a body that is held, by the floor, a wall or what it leans on */
 export function fallOf(solved: Solved): Fall | null {
-  if (carriedOf(solved)) return null
+  // Over its support a body stands by pushes straight up, whatever its joints would sooner do.
+  if (balanceMargin(solved) >= 0 || carriedOf(solved)) return null
   const corners = supportCorners(solved)
   if (corners.length === 0) return { by: null, way: [0, 0] }
   const [x, , z] = centreOfMass(solved.body, solved.placed)

@@ -123,8 +123,17 @@ const NUMBERS: readonly Calmer[] = [
 
 const SENTENCE = /^./
 
+/** Any of these, whatever stands before it: nearly every line is known by it to say none. */
+const anyOf = (list: readonly Calmer[]) =>
+  new RegExp(list.map(({ found }) => found.source.replace(NOT_BEFORE, '')).join('|'), 'i')
+
 /** The first of these that a line says; with the line said calmly. */
-function calm(line: string, list: readonly Calmer[]): { words: string; calmer: string } | null {
+function calm(
+  line: string,
+  list: readonly Calmer[],
+  any: RegExp
+): { words: string; calmer: string } | null {
+  if (!any.test(line)) return null
   let calmer = line
   let words = ''
   // A second claim in the line is calmed as well.
@@ -151,10 +160,15 @@ function calm(line: string, list: readonly Calmer[]): { words: string; calmer: s
   return { words, calmer: tidy }
 }
 
+const calmed = (list: readonly Calmer[]) => {
+  const any = anyOf(list)
+  return (line: string) => calm(line, list, any)
+}
+
 export const englishClaims = {
-  cure: (line: string) => calm(line, CURES),
-  promise: (line: string) => calm(line, PROMISES),
-  number: (line: string) => calm(line, NUMBERS),
+  cure: calmed(CURES),
+  promise: calmed(PROMISES),
+  number: calmed(NUMBERS),
   cureTold: (words: string) =>
     `“${words}” promises a cure. A card promises none; it may tell what is said of the pose.`,
   promiseTold: (words: string) => `“${words}” promises what nobody can promise.`,
