@@ -88,7 +88,7 @@ export function verdictOf(
   }
 }
 
-/** How many rungs are remembered for one policy. */
+/** Verdicts by what a rung asks, for a policy and its conditions. */
 type Rows = ReturnType<typeof keeping<string, RungVerdict[]>>
 const rows = new WeakMap<readonly PolicyRule[], WeakMap<object, Rows>>()
 

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import fc from 'fast-check'
 import { demoCards } from '../../../tests/support/cards'
 import {
@@ -152,6 +153,20 @@ describe('a demand', () => {
         }
         expect(one.total).toBeCloseTo(totalOf(one.parts), 9)
       }
+  })
+
+  test('of a form that is its own mirror names the limb of one side, always the same', () => {
+    const even = demoCards()
+      .flatMap((card) => keyframesOf(card).frames.map(({ figure }) => figure))
+      .filter((figure) => isDeepStrictEqual(mirroredFigure(figure).angles, figure.angles))
+      .filter((figure) => figure.contacts.every(({ on: under }) => !/^(?:left|right) /.test(under)))
+    const named = even.flatMap((figure) =>
+      demandOf(figure, 30).parts.strength.from.flatMap((each) =>
+        each.of === 'joint' && /^(?:left|right)/.test(each.joint) ? [each.joint] : []
+      )
+    )
+    expect(named.length).toBeGreaterThan(10)
+    expect(named.filter((joint) => joint.startsWith('right'))).toEqual([])
   })
 
   test('grows with the stay, and rest tires less than work', () => {

@@ -148,8 +148,9 @@ function strengthOf(f: Solved): PartOfDemand {
       joint,
       share: Math.max(0, moment / strength - REST) * (hangs(f, joint, bends) ? HANGS : 1),
     }))
-    .sort((a, b) => b.share - a.share)
-  // Both limbs hold alike in an even form: the larger one is told.
+    // Both limbs hold alike in an even form, but for the last digits: then the first one is told.
+    .sort((a, b) => rounded(b.share, 1e6) - rounded(a.share, 1e6))
+  // Of two that do not, the one that holds more.
   const largest = efforts.filter(
     ({ joint }, i) => efforts.findIndex((each) => limbless(each.joint) === limbless(joint)) === i
   )

@@ -1,4 +1,5 @@
-import { remember, rememberIn, rememberOf, rememberWith } from './remember'
+import fc from 'fast-check'
+import { keeping, remember, rememberIn, rememberOf, rememberWith } from './remember'
 
 describe('what was worked out about a line', () => {
   test('is kept, whatever it was', () => {
@@ -44,6 +45,39 @@ describe('what was worked out about a line', () => {
     expect(() => once('a')).toThrow('not yet')
     fails = false
     expect(once('a')).toBe('a')
+  })
+})
+
+describe('what is kept', () => {
+  test('is never more than so much, and always the half that came last', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 9 }),
+        fc.array(fc.integer({ min: 0, max: 20 }), { maxLength: 60 }),
+        (most, keys) => {
+          const kept = keeping<number, string>(most)
+          // Only what is new takes a place.
+          const came: number[] = []
+          for (const [i, key] of keys.entries()) {
+            if (!kept.has(key)) came.push(key)
+            expect(kept.set(key, `${key} ${i}`)).toBe(`${key} ${i}`)
+            expect(kept.get(key)).toBe(`${key} ${i}`)
+            const all = [...new Set(keys)].filter((each) => kept.has(each))
+            expect(all.length).toBeLessThanOrEqual(most)
+            for (const late of came.slice(-Math.ceil(most / 2))) expect(kept.has(late)).toBe(true)
+            for (const each of all) expect(kept.get(each)).toMatch(new RegExp(`^${each} `))
+          }
+        }
+      )
+    )
+  })
+
+  test('stays when the same is set again', () => {
+    const kept = keeping<string, number>(2)
+    kept.set('a', 1)
+    kept.set('b', 2)
+    kept.set('b', 3)
+    expect(['a', 'b'].map((key) => kept.get(key))).toEqual([1, 3])
   })
 })
 

@@ -8,7 +8,7 @@ export function keeping<K, V>(most: number) {
     get: (key: K): V | undefined => known.get(key),
     has: (key: K): boolean => known.has(key),
     set<W extends V>(key: K, value: W): W {
-      if (known.size >= most) {
+      if (known.size >= most && !known.has(key)) {
         let left = most / 2
         for (const oldest of known.keys()) {
           if (left <= 0) break
