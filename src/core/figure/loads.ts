@@ -14,7 +14,7 @@ import {
 } from './skeleton'
 import type { Solved } from './solve'
 import { footprint, type Push, pushesOn, supportsOf } from './supports'
-import { add, cross, dot, norm, scale, sub, unit, type Vec } from './vec'
+import { add, dot, norm, scale, unit, type Vec } from './vec'
 
 /** The weight of a body at rest: where its centre is, what carries it, and what the joints hold. */
 
