@@ -85,7 +85,23 @@ export function findingsOnRung(
   // Who may do it is told of every rung by its verdicts.
   const alone = (done: Card): Card => ({ ...done, ladder: [], cautions: [] })
   const before = new Set(check(alone(card)).map(key))
-  return check(alone(atRung(card, rungId))).filter((finding) => !before.has(key(finding)))
+  const done = atRung(card, rungId)
+  const { props } = card.ladder.find(({ id }) => id === rungId)!
+  const ids = (cues: Card['alignment']) => new Set(cues.map(({ id }) => id))
+  const [all, left] = [ids(card.alignment), ids(done.alignment)]
+  const meant = new Set([
+    // A note is of the whole card: it may speak of what another rung needs.
+    'setUp.note',
+    // What the rung needs is listed by the rung: whether it is used is told of the ladder.
+    ...done.setUp.props.flatMap((prop, i) => (props.includes(prop) ? [`setUp.props[${i}]`] : [])),
+    // That the rung leaves out the cue which a mistake breaks is no slip of the mistake.
+    ...done.mistakes.flatMap(({ cue = '' }, i) =>
+      all.has(cue) && !left.has(cue) ? [`mistakes[${i}].cue`] : []
+    ),
+  ])
+  return check(alone(done)).filter(
+    (finding) => !before.has(key(finding)) && !meant.has(finding.where)
+  )
 }
 
 // In words

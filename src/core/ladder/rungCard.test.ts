@@ -54,6 +54,36 @@ test('what is wrong on a rung alone is told of it, and nothing that the card has
   expect(findingsOnRung(card, 'shin', (done) => checkCard(done))).toEqual([])
 })
 
+test('a mistake whose cue a rung leaves out is no slip of that rung', () => {
+  const card = demoCard('bridge')
+  const leaves = card.ladder.filter(({ cues }) => cues?.omit.length)
+  expect(leaves.map(({ id }) => id)).toContain('leg')
+  for (const { id } of leaves)
+    expect(findingsOnRung(card, id, (done) => checkCard(done))).toEqual([])
+  // One that breaks no cue of the card at all is still told of the card, and of no rung.
+  const dead = {
+    ...card,
+    mistakes: card.mistakes.map((each) => ({ ...each, cue: 'gone' })),
+  }
+  expect(checkCard(dead).map(({ rule }) => rule)).toContain('card/links-lead-somewhere')
+  expect(findingsOnRung(dead, 'leg', (done) => checkCard(done))).toEqual([])
+})
+
+test('of the rungs of the demo only what their own steps bring about is told', () => {
+  const told = demoCards().flatMap((card) =>
+    card.ladder.flatMap(({ id }) =>
+      findingsOnRung(card, id, (done) => checkCard(done)).map(({ rule }) => [card.id, id, rule])
+    )
+  )
+  // A step that the rung leaves out parted two ins, or had lifted what is lowered later.
+  expect(told).toEqual([
+    ['crescent-lunge', 'thigh', 'breath/in-and-out-take-turns'],
+    ['crescent-lunge', 'knee', 'breath/in-and-out-take-turns'],
+    ['reclined-leg-stretch', 'bent', 'breath/in-and-out-take-turns'],
+    ['reclined-leg-stretch', 'side', 'sense/already-there'],
+  ])
+})
+
 test('the sheet of a card shows what each sure rung asks, and no number for one that is not', () => {
   const rungs = (card: Parameters<typeof sheetOf>[0]) =>
     sheetOf(card, DEFAULT_SCHOOL)
