@@ -91,16 +91,18 @@ export function findingsOnRung(
   const [all, left] = [ids(card.alignment), ids(done.alignment)]
   const meant = new Set([
     // A note is of the whole card: it may speak of what another rung needs.
-    'setUp.note',
+    'sense/props-named setUp.note',
     // What the rung needs is listed by the rung: whether it is used is told of the ladder.
-    ...done.setUp.props.flatMap((prop, i) => (props.includes(prop) ? [`setUp.props[${i}]`] : [])),
+    ...done.setUp.props.flatMap((prop, i) =>
+      props.includes(prop) ? [`sense/props-used setUp.props[${i}]`] : []
+    ),
     // That the rung leaves out the cue which a mistake breaks is no slip of the mistake.
     ...done.mistakes.flatMap(({ cue = '' }, i) =>
-      all.has(cue) && !left.has(cue) ? [`mistakes[${i}].cue`] : []
+      all.has(cue) && !left.has(cue) ? [`card/links-lead-somewhere mistakes[${i}].cue`] : []
     ),
   ])
   return check(alone(done)).filter(
-    (finding) => !before.has(key(finding)) && !meant.has(finding.where)
+    (finding) => !before.has(key(finding)) && !meant.has(`${finding.rule} ${finding.where}`)
   )
 }
 

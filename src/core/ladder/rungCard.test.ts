@@ -69,6 +69,32 @@ test('a mistake whose cue a rung leaves out is no slip of that rung', () => {
   expect(findingsOnRung(dead, 'leg', (done) => checkCard(done))).toEqual([])
 })
 
+test('a prop that a step of a rung names and the rung does not list is told, though a note names it too', () => {
+  const card = demoCard('childs-rest')
+  expect(card.setUp.note).toContain('bolster')
+  const slipped = {
+    ...card,
+    ladder: card.ladder.map((rung) =>
+      rung.id === 'table'
+        ? {
+            ...rung,
+            steps: {
+              ...rung.steps,
+              replace: rung.steps.replace.map((each) =>
+                each.step === 's2' ? { ...each, text: 'Rest arms and head on the bolster.' } : each
+              ),
+            },
+          }
+        : rung
+    ),
+  }
+  const told = findingsOnRung(slipped, 'table', (done) => checkCard(done))
+  const named = told.filter(({ rule }) => rule === 'sense/props-named')
+  expect(named.map(({ where, message }) => [where, /bolster/.test(message)])).toEqual([
+    ['enter[1].text', true],
+  ])
+})
+
 test('of the rungs of the demo only what their own steps bring about is told', () => {
   const told = demoCards().flatMap((card) =>
     card.ladder.flatMap(({ id }) =>

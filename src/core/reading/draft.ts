@@ -205,9 +205,8 @@ interface Reached {
 }
 
 /** By the line, then by the sides that are meant in it. */
-const reached = new WeakMap<Stance, Map<string, Map<string, Reached>>>()
+const reached = new WeakMap<Stance, ReturnType<typeof keeping<string, Map<string, Reached>>>>()
 const starts = keeping<string, { stance: Stance; did: Done[]; known: boolean }>(60)
-const MOST_LINES = 60
 
 const sidesIn = ({ side, ways, places }: Instruction) => {
   let told = `${side}`
@@ -228,7 +227,7 @@ function oneOf(s: Stance): Stance {
 
 /** Does a line on a stance. What was done before, on the same stance, is not done again. */
 function go(from: Stance, text: string, instructions: readonly Instruction[]): Reached {
-  const lines = reached.get(from) ?? new Map<string, Map<string, Reached>>()
+  const lines = reached.get(from) ?? keeping(60)
   reached.set(from, lines)
   const known = lines.get(text) ?? new Map<string, Reached>()
   const key = sidesOf(instructions)
@@ -244,7 +243,6 @@ function go(from: Stance, text: string, instructions: readonly Instruction[]): R
     else if (what === 'moved') idle.push(i)
     return what
   })
-  if (lines.size >= MOST_LINES) lines.clear()
   const now = { stance: s === from ? s : oneOf(s), did, idle }
   lines.set(text, known.set(key, now))
   return now

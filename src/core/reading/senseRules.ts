@@ -235,7 +235,10 @@ function propsNamed(card: Card): Found[] {
   // What only a rung uses is in the list of that rung, and a note may speak of it.
   const ofRungs = new Set([...listed, ...card.ladder.flatMap((rung) => rung.props.flatMap(props))])
   const told = new Set<string>()
-  return foundIn(readCard(card), ({ where, text }) => {
+  // The note last: what a step names as well is told of the step.
+  const ofNote = ({ where }: ReadLine) => Number(where === 'setUp.note')
+  const lines = readCard(card).toSorted((a, b) => ofNote(a) - ofNote(b))
+  return foundIn(lines, ({ where, text }) => {
     if (where === 'setUp.place') return []
     const have = where === 'setUp.note' ? ofRungs : listed
     return props(text).flatMap((prop) => {
