@@ -297,6 +297,12 @@ const figureOnce = rememberOf((stance: Stance) => figureOf(overTheFeet(stance)))
 
 const asLed = (figure: Figure, turned: boolean) => (turned ? acrossOf(figure) : figure)
 
+/** A form of a chain, and what its words go on from. */
+interface Link {
+  stance: Stance
+  form: Form
+}
+
 /** The form of a stance, or the one that the trainer keeps there; the words go on from what is kept. */
 function reachedForm(
   stance: Stance,
@@ -304,7 +310,7 @@ function reachedForm(
   turned: boolean,
   { id, where, did, idle }: Pick<Form, 'id' | 'where' | 'did' | 'idle'>,
   known: boolean
-): { stance: Stance; form: Form } {
+): Link {
   const now = keeps ? stanceKept(asLed(keeps, turned), stance) : stance
   const form = {
     id,
@@ -333,43 +339,64 @@ const stepsFrom = () =>
 const keptFrom = stepsFrom()
 const wordsFrom = stepsFrom()
 
+/** Where a card begins, and whether its forms are drafted as their mirror. */
+const begunOf = rememberOf((card: Card) => {
+  const place = lineAt(card).get('setUp.place')
+  const told = place ? startIn(place.text, card.language) : null
+  // Led from the right, always; the other is its mirror.
+  const turned = leadOf(card, readCard(card), told?.side ?? null) === 'left'
+  return { turned, ...beginOf(card, turned) }
+})
+
+const NONE: ReadonlyMap<string, Figure> = new Map()
+
+/** The forms of a card as far as one of its steps: those that are known, and on from the last. */
+function chainOf(
+  card: Card,
+  kept: ReadonlyMap<string, Figure>,
+  step: ReturnType<typeof stepsFrom>,
+  until = Infinity,
+  known: readonly Link[] = []
+): Link[] {
+  const { turned, stance, did, known: sure } = begunOf(card)
+  const chain = [...known]
+  if (chain.length === 0) {
+    const start = { id: 'start', where: 'setUp.place', did, idle: [] }
+    chain.push(reachedForm(stance, kept.get('setUp.figure'), turned, start, sure))
+  }
+  for (const line of stepLines(card).slice(chain.length - 1, until))
+    chain.push(step(line, chain.at(-1)!.stance, kept.get(figureAt(line)), turned))
+  return chain
+}
+
+const formsIn = (chain: readonly Link[]) => chain.map(({ form }) => form)
+
+const stepsIn = (card: Card) => stepLines(card).filter(({ field }) => field === 'enter').length
+
+/**
+ * The forms of a card with those that are kept, and as its words alone move it: these as far as
+ * its last step in and the last form that is kept. Worked out once.
+ */
+export const bothForms = rememberOf((card: Card): { words: Form[]; kept: Form[] } => {
+  const chain = chainOf(card, keptForms(card), keptFrom)
+  const kept = formsIn(chain)
+  const first = kept.findIndex((form) => form.kept)
+  if (first < 0) return { kept, words: kept }
+  const until = Math.max(
+    stepsIn(card),
+    kept.findLastIndex((form) => form.kept)
+  )
+  // They are the same as far as none is kept.
+  return { kept, words: formsIn(chainOf(card, NONE, wordsFrom, until, chain.slice(0, first))) }
+})
+
 /**
  * The chain of forms that the words of a card make: start, each step in, each step of the other
  * way, and the way out. A line that is not understood leaves the form as it is and is not sure.
  * The forms of a mirrored card are the mirrored forms.
  */
 export const formsOf = (card: Card, { kept = true }: Pick<DraftOptions, 'kept'> = {}): Form[] =>
-  kept ? bothForms(card).kept : inWords(card)
-
-function chainOf(
-  card: Card,
-  kept: ReadonlyMap<string, Figure>,
-  step: ReturnType<typeof stepsFrom>
-): Form[] {
-  const lines = readCard(card)
-  const place = lineAt(card).get('setUp.place')
-  const told = place ? startIn(place.text, card.language) : null
-  // Led from the right, always; the other is its mirror.
-  const turned = leadOf(card, lines, told?.side ?? null) === 'left'
-  const begun = beginOf(card, turned)
-  const start = { id: 'start', where: 'setUp.place', did: begun.did, idle: [] }
-  let now = reachedForm(begun.stance, kept.get('setUp.figure'), turned, start, begun.known)
-  const found = [now.form]
-  for (const line of stepLines(card)) {
-    now = step(line, now.stance, kept.get(figureAt(line)), turned)
-    found.push(now.form)
-  }
-  return found
-}
-
-/** The forms of a card as its words alone move it; worked out once. */
-const inWords = rememberOf((card: Card) => chainOf(card, new Map(), wordsFrom))
-
-/** The forms of a card as its words alone move it, and with those that are kept; worked out once. */
-export const bothForms = rememberOf((card: Card): { words: Form[]; kept: Form[] } => {
-  const kept = chainOf(card, keptForms(card), keptFrom)
-  return { kept, words: kept.some((form) => form.kept) ? inWords(card) : kept }
-})
+  kept ? bothForms(card).kept : formsIn(chainOf(card, NONE, wordsFrom))
 
 /** The chain of forms that the words of a card make, each with a body that stands in it. */
 export const draftsOf = (card: Card, options: DraftOptions = {}): Draft[] =>
@@ -386,18 +413,22 @@ export function finalDraft<Of extends Form>(card: Card, forms: readonly Of[]): O
   const of = (id: string) => forms.find((form) => form.id === `step ${id}`)
   const start = forms[0]!
   const cycle = card.enter.filter((step) => step.cycle).flatMap(({ id }) => of(id) ?? [])
-  const far = (form: Of) => anglesApart(form.figure, start.figure)
-  const most = Math.max(0, ...cycle.map(far))
-  const last = cycle.findLast((form) => far(form) >= most / 2)
+  const far = cycle.map((form) => anglesApart(form.figure, start.figure))
+  const most = Math.max(0, ...far)
+  const last = cycle[far.findLastIndex((each) => each >= most / 2)]
   if (last) return last
   return (card.enter.length > 0 ? of(card.enter.at(-1)!.id) : undefined) ?? start
 }
 
+/** Where the joints of a figure are by its angles alone, in statures. */
+const jointsOf = rememberOf(
+  (figure: Figure) =>
+    place(bodyOf(figure.body), { root: [0, 0, 0], angles: askedAngles(figure) }).origins
+)
+
 /** How far the joints of two figures are apart by their angles alone, in statures. */
 function anglesApart(a: Figure, b: Figure): number {
-  const [from, to] = [a, b].map(
-    (figure) => place(bodyOf(figure.body), { root: [0, 0, 0], angles: askedAngles(figure) }).origins
-  ) as [Vec[], Vec[]]
+  const [from, to] = [jointsOf(a), jointsOf(b)]
   return from.reduce((sum, joint, i) => sum + norm(sub(joint, to[i]!)), 0) / from.length
 }
 
@@ -415,7 +446,7 @@ function keptForms(card: Card): Map<string, Figure> {
   const final = forms.get(finalPlace(card))
   if (!final || card.enter.length === 0) return forms
   const { where } = card.enter.some((step) => step.cycle)
-    ? finalDraft(card, inWords(card))
+    ? finalDraft(card, formsIn(chainOf(card, NONE, wordsFrom, stepsIn(card))))
     : { where: `enter[${card.enter.length - 1}].text` }
   const last = where.replace(/text$/, 'figure')
   if (!forms.has(last)) forms.set(last, final)
