@@ -1,4 +1,4 @@
-import { remember, speechIn, type SpeechWords } from '../language'
+import { keeping, remember, speechIn, type SpeechWords } from '../language'
 import { plainText } from '../sides'
 
 /** A line as it is said aloud. */
@@ -106,14 +106,19 @@ function cutFrom(text: string, language: string, fits: (text: string) => boolean
  * @param rate words a minute
  * @example fitOf('Press down.', 4, 120, 'en').over // 0
  */
-export const fitOf = (text: string, seconds: number, rate: number, language: string): Fit =>
-  fitsOf(JSON.stringify([seconds, rate, language]))(text)
+export function fitOf(text: string, seconds: number, rate: number, language: string): Fit {
+  const against = `${seconds} ${rate} ${language}`
+  const known =
+    measured.get(against) ??
+    measured.set(
+      against,
+      remember((line) => fitAnew(line, seconds, rate, language))
+    )
+  return known(text)
+}
 
 /** Lines that were measured, by what they were measured against. */
-const fitsOf = remember((key) => {
-  const [seconds, rate, language] = JSON.parse(key) as [number, number, string]
-  return remember((text) => fitAnew(text, seconds, rate, language))
-}, 100)
+const measured = keeping<string, (text: string) => Fit>(100)
 
 function fitAnew(text: string, seconds: number, rate: number, language: string): Fit {
   const takes = speechSeconds(text, rate, language)

@@ -10,7 +10,14 @@ import {
   type Rule,
   type Side,
 } from '../card'
-import { type Lexicon, packOf, type RelativeKind, rememberWith, type SideWord } from '../language'
+import {
+  type Lexicon,
+  packOf,
+  type RelativeKind,
+  rememberOf,
+  rememberWith,
+  type SideWord,
+} from '../language'
 import { quick } from './quick'
 import {
   mistakeSlips,
@@ -28,8 +35,10 @@ type Check = (card: Card, lexicon: Lexicon) => Found[]
 
 /** What is found line by line: in a line that stays as it is, it is found once. */
 function inLines(check: (line: SidedLine, lexicon: Lexicon) => Found[]): Check {
-  const found = rememberWith(check)
-  return (card, lexicon) => foundIn(sidedLines(card), (line) => found(line, lexicon))
+  const foundWith = rememberOf((lexicon: Lexicon) =>
+    rememberOf((line: SidedLine) => check(line, lexicon))
+  )
+  return (card, lexicon) => foundIn(sidedLines(card), foundWith(lexicon))
 }
 
 const unsureWords = inLines(({ where, text }, lexicon) =>
@@ -136,23 +145,24 @@ const NOTHING_YET: Record<RelativeKind, string> = {
   other: SAY.sides.noLimb,
 }
 
-/** The order in which the lines of a card are heard. */
-function relativeWords(card: Card, lexicon: Lexicon, kinds: readonly RelativeKind[]): Found[] {
+/** The relative words of a card that nothing before them sets, in the order in which it is heard. */
+const relativeWords = rememberWith((card: Card, lexicon: Lexicon) => {
   const set = new Set<RelativeKind>()
   if (card.base === 'side-lying') set.add('top-bottom')
   const named = card.sideNamedBy
-  const found: Found[] = []
-  const tell = ({ where, text }: { where: string; text: string }, fresh: Set<RelativeKind>) => {
+  const found: (Found & { kind: RelativeKind })[] = []
+  const tell = ({ where, text }: SidedLine, fresh: Set<RelativeKind>) => {
     for (const { kind, words, at } of lexicon.relatives(text))
       // What the line itself has set before counts, too.
-      if (kinds.includes(kind) && !fresh.has(kind) && !lexicon.sets(text.slice(0, at)).has(kind))
+      if (!fresh.has(kind) && !lexicon.sets(text.slice(0, at)).has(kind))
         found.push({
+          kind,
           where,
           message: SAY.sides.relative(words, NOTHING_YET[kind]),
         })
   }
   const lines = sidedLines(card)
-  const first = lines.filter(({ where }) => /^(?:setUp\.place|enter)/.test(where))
+  const first = lines.filter(({ where, field }) => field === 'enter' || where === 'setUp.place')
   for (const line of first) {
     tell(line, set)
     for (const kind of lexicon.sets(line.text)) set.add(kind)
@@ -162,13 +172,20 @@ function relativeWords(card: Card, lexicon: Lexicon, kinds: readonly RelativeKin
   for (const kind of lexicon.named(named)) after.add(kind)
   if (card.sides === 'sided' && first.length > 0) after.add('other')
   for (const line of lines) {
-    if (!/^(?:alignment|exit|otherWay)/.test(line.where)) continue
+    if (line.field !== 'alignment' && line.field !== 'exit' && line.field !== 'otherWay') continue
     const own = new Set([...after, ...lexicon.sets(line.text)])
     tell(line, own)
-    if (line.where.startsWith('exit')) for (const kind of lexicon.sets(line.text)) after.add(kind)
+    if (line.field === 'exit') for (const kind of lexicon.sets(line.text)) after.add(kind)
   }
   return found
-}
+})
+
+const relativesOf =
+  (kinds: readonly RelativeKind[]): Check =>
+  (card, lexicon) =>
+    relativeWords(card, lexicon)
+      .filter(({ kind }) => kinds.includes(kind))
+      .map(({ where, message }) => ({ where, message }))
 
 interface Hint {
   where: string
@@ -232,8 +249,10 @@ function slips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
 
 /** Braces that hold no side word: they fix nothing, and are read aloud as they stand. */
 const emptyBraces = inLines(({ where, text }, lexicon) =>
-  [...text.matchAll(/\{([^{}]*)\}/g)].flatMap(([whole, inside]) =>
-    lexicon.find(inside!).length > 0 ? [] : [{ where, message: SAY.sides.emptyBraces(whole) }]
+  (text.match(/\{[^{}]*\}/g) ?? []).flatMap((whole) =>
+    lexicon.find(whole.slice(1, -1)).length > 0
+      ? []
+      : [{ where, message: SAY.sides.emptyBraces(whole) }]
   )
 )
 
@@ -326,14 +345,14 @@ export const sideRules = (truthsOf: (card: Card) => Truths = () => ({})): readon
     ...RULE_WORDS['sides/other-than-what'],
     source: 'common practice',
     severity: 'mend',
-    check: any((card, lexicon) => relativeWords(card, lexicon, ['other'])),
+    check: any(relativesOf(['other'])),
   },
   {
     id: 'sides/front-back-is-set',
     ...RULE_WORDS['sides/front-back-is-set'],
     source: 'common practice',
     severity: 'mend',
-    check: any((card, lexicon) => relativeWords(card, lexicon, ['front-back', 'top-bottom'])),
+    check: any(relativesOf(['front-back', 'top-bottom'])),
   },
   {
     id: 'sides/braces-fix-a-side',

@@ -54,7 +54,8 @@ const REACH = 6
 
 function tokens(text: string, most = Infinity): Token[] {
   const found: Token[] = []
-  for (const match of text.matchAll(TOKEN)) {
+  TOKEN.lastIndex = 0
+  for (let match = TOKEN.exec(text); match; match = TOKEN.exec(text)) {
     const gap = match.index > 0 && /\s/.test(text[match.index - 1]!)
     found.push({ word: match[0].toLowerCase().replace('’', "'"), joined: match.index > 0 && !gap })
     if (found.length === most) break

@@ -18,12 +18,12 @@ const anyCase = (word: string) => word.replace(/[a-z]/g, (c) => `[${c.toUpperCas
 const CANDIDATE =
   /\{[^{}]*\}|(?:[Cc][Oo][Uu][Nn][Tt][Ee][Rr][\s-]?|[Aa][Nn][Tt][Ii][\s-]?)?[Cc][Ll][Oo][Cc][Kk][Ww][Ii][Ss][Ee]|[Ll][Ee][Ff][Tt]|[Rr][Ii][Gg][Hh][Tt]|\b[LRlr](?:HS|H|F|[Tt])?\b/g
 
-/** The same in a line that speaks of the clock; it takes longer to look for the hours. */
+/** The same in a line that may speak of the clock; it takes longer to look for the hours. */
 const OR_HOUR = new RegExp(
   `${CANDIDATE.source}|\\b(?:1[0-2]|[1-9]|${HOURS.map(anyCase).join('|')})(?=\\s?[Oo]['’]?\\s?${anyCase('clock')}\\b)`,
   'g'
 )
-const OF_CLOCK = /o['’]?\s?clock\b/i
+const OF_CLOCK = /clock/i
 /** A time of day is no direction. */
 const OF_A_DAY =
   /\b(?:morning|evening|afternoon|noon|midnight|night|tonight|today|tomorrow|class(?:es)?|lesson|practi[cs]e|meals?|eat|eaten|breakfast|lunch|supper|dinner|sleep|bed|wake|sharp|[ap]\.?m\b|begins?|ends?|starts? at|before|after|until|till|by|since)/i

@@ -18,6 +18,14 @@ const SIGNS: [RegExp, string][] = [
   [/&/g, ' and '],
 ]
 
+/** Whether a line may have any of them, or a number; told sooner than by each of them. */
+const TO_SPELL = /[°%&\d_]|\b[lr]\b/i
+
+const WORD = /[\p{L}\p{M}]+(?:[-'’][\p{L}\p{M}]+)*/gu
+/** The same in a line without letters that are marked; it is found sooner. */
+const PLAIN_WORD = /[a-z]+(?:[-'][a-z]+)*/g
+const MARKED = /[^\u0000-\u007f]/
+
 /** A number in words; what is too long to be a number is told digit by digit. */
 function inWords(digits: string): string {
   if (digits.length > 9) return [...digits].map((digit) => numberWords(digit)).join(' ')
@@ -31,9 +39,12 @@ function inWords(digits: string): string {
  */
 function spokenWords(text: string): string[] {
   let said = text.normalize('NFC')
-  for (const [sign, word] of SIGNS) said = said.replace(sign, word)
-  said = said.replace(/\d+(?:\.\d+)?/g, (digits) => ` ${inWords(digits)} `)
-  return said.toLowerCase().match(/[\p{L}\p{M}]+(?:[-'’][\p{L}\p{M}]+)*/gu) ?? []
+  if (TO_SPELL.test(said)) {
+    for (const [sign, word] of SIGNS) said = said.replace(sign, word)
+    said = said.replace(/\d+(?:\.\d+)?/g, (digits) => ` ${inWords(digits)} `)
+  }
+  said = said.toLowerCase()
+  return said.match(MARKED.test(said) ? WORD : PLAIN_WORD) ?? []
 }
 
 /**

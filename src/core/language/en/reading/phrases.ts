@@ -37,11 +37,13 @@ export const wordsOf = remember((line): readonly Word[] => {
   const sides = englishSides.find(line)
   const plain = line.replace(/[’‘]/g, "'")
   const found: Word[] = []
-  for (const match of plain.matchAll(MARKED.test(plain) ? WORD : PLAIN_WORD)) {
+  const each = MARKED.test(plain) ? WORD : PLAIN_WORD
+  each.lastIndex = 0
+  for (let match = each.exec(plain); match; match = each.exec(plain)) {
     const [text, start] = [match[0].toLowerCase(), match.index]
     if (text === '{' || text === '}' || text === '"' || text === '“' || text === '”') continue
     const end = start + match[0].length
-    const side = sides.find((each) => each.start < end && each.end > start && each.side !== null)
+    const side = sides.find((one) => one.start < end && one.end > start && one.side !== null)
     const named = side && (side.role === 'swaps' || side.role === 'fixed') ? side.side : null
     const word: Word = { text, start, end }
     if (text === ',') word.mark = 'comma'

@@ -110,6 +110,7 @@ const UNITS: Record<string, Amount['unit']> = {
 const BEFORE_AMOUNT = new Set('about roughly around by for at to up almost nearly of'.split(' '))
 const COUNTED = /^(?:breaths?|seconds?|secs?|minutes?|mins?|times|rounds?|counts?)$/
 const LY = /^(?!(?:only|belly|really)$)\p{L}{3,}ly$/u
+const isManner = (word: string) => word.endsWith('ly') && LY.test(word)
 
 /** Positions that a line comes to. */
 const POSITIONS: [words: string, action: Action, part: BodyPart, base: string][] = [
@@ -153,9 +154,15 @@ class Reading {
     this.used = this.words.map((word) => word.mark !== undefined)
   }
 
-  private text = (i: number) => this.words[i]?.text ?? ''
-  private is = (i: number, ...texts: string[]) => texts.includes(this.text(i))
-  private stop = (i: number) => i >= this.words.length || this.words[i]!.mark === 'stop'
+  private text(i: number): string {
+    return this.words[i]?.text ?? ''
+  }
+  private is(i: number, ...texts: string[]): boolean {
+    return texts.includes(this.text(i))
+  }
+  private stop(i: number): boolean {
+    return i >= this.words.length || this.words[i]!.mark === 'stop'
+  }
   private use(from: number, end: number) {
     for (let i = from; i < end; i += 1) this.used[i] = true
   }
@@ -301,7 +308,9 @@ class Reading {
     return this.clauseEnd(i + 1)
   }
 
-  private isNounHere = (i: number) => partAt(this.words, i) !== null
+  private isNounHere(i: number): boolean {
+    return partAt(this.words, i) !== null
+  }
 
   private skipSubordinate(i: number): number {
     let k = i + 1
@@ -358,7 +367,7 @@ class Reading {
   private mannerAt(i: number): number | null {
     const manner = mannerAt(this.words, i)
     if (manner) return manner.end
-    return LY.test(this.text(i)) ? i + 1 : null
+    return isManner(this.text(i)) ? i + 1 : null
   }
 
   /** A side word, a relative word and a part: `the left hand`, `both big toes`, `front knee`. */
@@ -1180,7 +1189,7 @@ class Reading {
 
   private keeping(i: number): number {
     let k = i + 1
-    while (LY.test(this.text(k))) k += 1
+    while (isManner(this.text(k))) k += 1
     const verb = verbAt(this.words, k, 'going')
     if (verb && !this.noun(k)) {
       this.use(i, k)
@@ -1220,7 +1229,7 @@ class Reading {
     if (!nouns) return this.clauseEnd(i + 1)
     let k = nouns.end
     if (this.is(k, 'to')) k += 1
-    while (LY.test(this.text(k)) || this.is(k, 'both', 'gently')) k += 1
+    while (isManner(this.text(k)) || this.is(k, 'both', 'gently')) k += 1
     const verb = verbAt(this.words, k, 'base', 'third', 'going')
     const told = nothingTold()
     if (verb) {
