@@ -113,23 +113,15 @@ const LY = /^(?!(?:only|belly|really)$)\p{L}{3,}ly$/u
 const isManner = (word: string) => word.endsWith('ly') && LY.test(word)
 
 /** Positions that a line comes to. */
-const POSITIONS: [words: string, action: Action, part: BodyPart, base: string][] = [
-  ['standing', 'stand', 'whole body', ''],
-  ['stand', 'stand', 'whole body', ''],
-  ['kneeling', 'kneel', 'whole body', ''],
-  ['a kneeling position', 'kneel', 'whole body', ''],
-  ['sitting', 'sit', 'whole body', ''],
-  ['seated', 'sit', 'whole body', ''],
-  ['a seat', 'sit', 'whole body', ''],
-  ['sit', 'sit', 'whole body', ''],
-  ['lying', 'lie', 'whole body', ''],
-  ['lie', 'lie', 'whole body', ''],
-  ['all fours', 'kneel', 'whole body', ''],
-  ['hands and knees', 'kneel', 'whole body', ''],
-  ['your hands and knees', 'kneel', 'whole body', ''],
-  ['the hands and knees', 'kneel', 'whole body', ''],
-  ['tabletop', 'kneel', 'whole body', ''],
-]
+const POSITIONS = Object.entries({
+  stand: 'standing, stand',
+  kneel:
+    'kneeling, a kneeling position, all fours, hands and knees, your hands and knees, the hands and knees, tabletop',
+  sit: 'sitting, seated, a seat, sit',
+  lie: 'lying, lie',
+}).flatMap(([action, all]) =>
+  all.split(', ').map((words) => ({ words, phrase: words.split(' '), action: action as Action }))
+)
 
 /** A place with the finer one that its word tells. */
 function withSpot(place: Place): Place {
@@ -156,6 +148,12 @@ class Reading {
 
   private text(i: number): string {
     return this.words[i]?.text ?? ''
+  }
+  /** The words from one on to before another, as they are said. */
+  private said(from: number, end: number): string {
+    let said = this.text(from)
+    for (let i = from + 1; i < end; i += 1) said += ` ${this.text(i)}`
+    return said
   }
   private is(i: number, ...texts: string[]): boolean {
     return texts.includes(this.text(i))
@@ -362,7 +360,9 @@ class Reading {
     return k
   }
 
-  private hasMore = (i: number) => this.words.slice(i).some((word) => !word.mark)
+  private hasMore(i: number): boolean {
+    return this.words.slice(i).some((word) => !word.mark)
+  }
 
   private mannerAt(i: number): number | null {
     const manner = mannerAt(this.words, i)
@@ -407,10 +407,7 @@ class Reading {
         const { many } = part.value
         let { part: name } = part.value
         let { end } = part
-        const text = this.words
-          .slice(k, end)
-          .map((each) => each.text)
-          .join(' ')
+        const text = this.said(k, end)
         // 'The heel of the left hand': the side is told afterwards.
         if (this.is(end, 'of') && side === null) {
           const owner = this.noun(end + 1)
@@ -440,7 +437,7 @@ class Reading {
               : role
                 ? null
                 : (sideBefore?.side ?? null)),
-          ...(role ? { role } : sideBefore?.role && !own && !both ? { role: sideBefore.role } : {}),
+          role: role ?? (own || both ? undefined : sideBefore?.role),
           many,
           from: i,
           end,
@@ -491,10 +488,15 @@ class Reading {
   }
 
   /** Whether `front` here is the front of the body. */
-  private frontHere = (k: number): boolean =>
-    DETERMINERS.has(this.text(k - 1)) &&
-    !this.partAfter(k + 1) &&
-    (k + 1 >= this.words.length || this.words[k + 1]!.mark !== undefined || this.is(k + 1, 'with'))
+  private frontHere(k: number): boolean {
+    return (
+      DETERMINERS.has(this.text(k - 1)) &&
+      !this.partAfter(k + 1) &&
+      (k + 1 >= this.words.length ||
+        this.words[k + 1]!.mark !== undefined ||
+        this.is(k + 1, 'with'))
+    )
+  }
 
   /** A part after words that may stand before it. */
   private partAfter(k: number): boolean {
@@ -670,10 +672,7 @@ class Reading {
       if (UNITS[unit])
         return {
           amount: {
-            words: this.words
-              .slice(k, u + 1)
-              .map((word) => word.text)
-              .join(' '),
+            words: this.said(k, u + 1),
             value: unit === 'inches' ? number * 2.54 : number,
             unit: UNITS[unit]!,
           },
@@ -682,10 +681,7 @@ class Reading {
       if (COUNTED.test(unit))
         return {
           amount: {
-            words: this.words
-              .slice(k, u + 1)
-              .map((word) => word.text)
-              .join(' '),
+            words: this.said(k, u + 1),
           },
           end: u + 1,
         }
@@ -757,10 +753,7 @@ class Reading {
         way.end >= (amount?.end ?? 0)
       ) {
         told.ways.push(way.value)
-        const said = this.words
-          .slice(k, way.end)
-          .map((word) => word.text)
-          .join(' ')
+        const said = this.said(k, way.end)
         if (/over(?:head| \S+ head)$|above \S+ head$/.test(said))
           told.places.push({ relation: 'over', part: 'head', word: 'head', side: null })
         k = way.end
@@ -785,10 +778,7 @@ class Reading {
         told.ways.push(way.value)
         k = way.end
       } else if (manner && !verbAt(this.words, k, 'base')) {
-        told.manner = this.words
-          .slice(k, manner)
-          .map((word) => word.text)
-          .join(' ')
+        told.manner = this.said(k, manner)
         k = manner
       } else if (
         this.is(k, 'and', 'or') &&
@@ -946,8 +936,9 @@ class Reading {
     return k
   }
 
-  private movesTo = (verb: string) =>
-    VERBS[verb]!.some(({ action }) => ['place', 'step', 'slide', 'reach'].includes(action))
+  private movesTo(verb: string): boolean {
+    return VERBS[verb]!.some(({ action }) => ['place', 'step', 'slide', 'reach'].includes(action))
+  }
 
   /** Gives each part that a verb moves an instruction, by what the verb means here. */
   private tellVerb(
@@ -1128,14 +1119,14 @@ class Reading {
       action,
       part: noun.part,
       word: noun.word,
-      ...(spot ? { spot } : {}),
+      spot: spot ?? undefined,
       side: noun.side,
-      ...(noun.role ? { role: noun.role } : {}),
+      role: noun.role,
       ways: turned && sides.length > 0 ? sides : [...new Set(told.ways)],
       places: told.places.map(withSpot),
       amount: told.amount && { ...told.amount, ...amountSays(told.amount.words) },
       manner: told.manner,
-      ...(prop ? { prop } : {}),
+      prop,
       from: this.words[from]!.start,
       until: this.words[Math.min(last, this.words.length - 1)]!.end,
     })
@@ -1249,8 +1240,7 @@ class Reading {
   /** The position that a verb leads to: come to kneeling, press back up to all fours. */
   private toPosition(i: number): number | null {
     for (let at = i + 1; at <= i + 5 && at < this.words.length && !this.words[at]!.mark; at += 1)
-      for (const [words, action, part] of POSITIONS) {
-        const phrase = words.split(' ')
+      for (const { words, phrase, action } of POSITIONS) {
         if (!phrase.every((word, n) => this.is(at + n, word))) continue
         const between = this.words.slice(i + 1, at)
         if (
@@ -1283,7 +1273,7 @@ class Reading {
         this.use(i, end)
         this.push(
           action,
-          { part, word: words, side: null, many: false, from: i, end },
+          { part: 'whole body', word: words, side: null, many: false, from: i, end },
           told,
           i,
           end
