@@ -1,5 +1,5 @@
 import { type Card, type Caution, type PolicyRule, type School, type Verdict } from '../card'
-import { rememberOf, rememberWith } from '../language'
+import { rememberWith } from '../language'
 import { type Condition, conditionNamed, conditionsOf } from './conditions'
 import { policyOf } from './policy'
 import {
@@ -131,31 +131,22 @@ export function heldAgainst<T extends RungVerdict>(
 const isMilder = (card: Laddered, row: readonly RungVerdict[], i: number, caution: Caution) =>
   i === describedAt(card) && stricter(heldAgainst(card, row, caution).verdict, caution.verdict)
 
-/** What holds where a card says nothing. */
-const plainCell = rememberOf((usual: RungVerdict): Cell => ({
-  ...usual,
-  usual: usual.verdict,
-  by: 'policy',
-}))
-
-function withTyped(card: Laddered, row: RungVerdict[], typed: readonly Typed[]): Cell[] {
-  if (typed.length === 0) return row.map(plainCell)
-  return row.map((usual, i): Cell => {
+function withTyped(card: Laddered, row: readonly Cell[], typed: readonly Typed[]): Cell[] {
+  return row.map((cell, i): Cell => {
     const mine = typed.filter(({ caution }) => speaksOf(card, caution)(i))
     // What names the rung counts before what names none.
     const own =
       mine.find(({ caution }) => isOverride(caution) && caution.rung !== undefined) ??
       mine.find(({ caution }) => isOverride(caution)) ??
       mine[0]
-    const cell = plainCell(usual)
     if (!own) return cell
     const { caution } = own
     if (isOverride(caution)) {
       const stale = caution.over !== undefined && caution.over !== basisFor(card, caution, row)
-      const verdict = stale ? strictest([caution.verdict, usual.verdict]) : caution.verdict
+      const verdict = stale ? strictest([caution.verdict, cell.verdict]) : caution.verdict
       return { ...cell, verdict, by: 'reason', typed: own, ...(stale ? { stale } : {}) }
     }
-    if (stricter(caution.verdict, usual.verdict))
+    if (stricter(caution.verdict, cell.verdict))
       return { ...cell, verdict: caution.verdict, by: 'card', typed: own }
     return { ...cell, typed: own, ...(isMilder(card, row, i, caution) ? { milder: true } : {}) }
   })
@@ -177,6 +168,22 @@ const judged = rememberWith(
   ) => judgedBy(card, { pace, conditions, policy })
 )
 
+/** The verdicts of the rungs by condition, where a card says nothing. */
+const usualRows = rememberWith(
+  (
+    lowest: readonly RungVerdict[],
+    conditions: readonly Condition[],
+    ...above: readonly (readonly RungVerdict[])[]
+  ) =>
+    conditions.map((condition, at): Row => {
+      const cells = [lowest, ...above].map((verdicts): Cell => {
+        const usual = verdicts[at]!
+        return { ...usual, usual: usual.verdict, by: 'policy' }
+      })
+      return { condition, cells, open: highestOpen([cells]) }
+    })
+)
+
 /** The verdicts of the rungs by condition, with what is typed: the same as long as all of it is. */
 const rowsOf = rememberWith(
   (
@@ -185,11 +192,11 @@ const rowsOf = rememberWith(
     ladder: Card['ladder'],
     ...byRung: readonly (readonly RungVerdict[])[]
   ) =>
-    conditions.map((condition, at): Row => {
-      const row = byRung.map((verdicts) => verdicts[at]!)
-      const mine = typed.filter((each) => each.condition?.id === condition.id)
-      const cells = withTyped({ ladder }, row, mine)
-      return { condition, cells, open: highestOpen([cells]) }
+    usualRows(byRung[0]!, conditions, ...byRung.slice(1)).map((row): Row => {
+      const mine = typed.filter((each) => each.condition?.id === row.condition.id)
+      if (mine.length === 0) return row
+      const cells = withTyped({ ladder }, row.cells, mine)
+      return { ...row, cells, open: highestOpen([cells]) }
     })
 )
 

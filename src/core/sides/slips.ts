@@ -65,7 +65,16 @@ interface Settled {
   by: 'figure' | 'lead' | Claim
 }
 
-const CHECKED = /^(?:setUp|enter|exit|alignment|mistakes|ladder|assists|otherWay)/
+const CHECKED = new Set<SidedLine['field']>([
+  'setUp',
+  'enter',
+  'exit',
+  'alignment',
+  'mistakes',
+  'ladder',
+  'assists',
+  'otherWay',
+])
 
 const claimsIn = rememberWith(
   (
@@ -75,7 +84,7 @@ const claimsIn = rememberWith(
     base: Card['base'],
     lead: SideRole | null
   ): readonly Claim[] => {
-    if (!CHECKED.test(line.where)) return []
+    if (!CHECKED.has(line.field)) return []
     const follows = FOLLOWS[spine] ?? {}
     return lexicon.claims(line.text, line).flatMap(({ role, word, side, limb }): Claim[] => {
       if (LEADING_ONLY.has(role) && lead !== 'front') return []
