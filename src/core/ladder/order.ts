@@ -13,10 +13,12 @@ import {
   finalFigure,
   differenceFrom,
   measureWords,
-  mirroredFigure,
+  mirroredPose,
+  place,
   solved,
+  type Solved,
 } from '../figure'
-import { LADDER, rememberWith, RULE_WORDS } from '../language'
+import { LADDER, rememberOf, rememberWith, RULE_WORDS } from '../language'
 import { apart } from '../reading'
 import { plainText } from '../sides'
 import { type Demand, demandOf, demandsOf, heldSeconds, type RungDemand } from './demand'
@@ -306,6 +308,11 @@ function signsMet(card: Card): Found[] {
 /** Two drawn forms are one and the same within this many centimetres. */
 const ONE_FORM_CM = 3
 
+/** Where a body stands, seen in a mirror. */
+const mirrored = rememberOf(({ body, pose }: Solved) => ({
+  placed: place(body, mirroredPose(pose)),
+}))
+
 function bothSides(card: Card, school: School): Found[] {
   if (card.sides === 'even') return []
   const rungs = climb(card, school)
@@ -324,13 +331,13 @@ function bothSides(card: Card, school: School): Found[] {
   const drawn = rungs.filter(({ from }) => from === 'kept')
   const reference = finalFigure(card)?.figure
   for (const [i, each] of drawn.entries()) {
-    const mine = figureOf(card, each)!
-    const across = solved(mirroredFigure(mine))
-    const self = apart(across, solved(mine)) < ONE_FORM_CM
+    const mine = solved(figureOf(card, each)!)
+    const across = mirrored(mine)
+    const self = apart(across, mine) < ONE_FORM_CM
     if (self) continue
     const twin = drawn.slice(0, i).find((other) => {
       const theirs = solved(figureOf(card, other)!)
-      return apart(theirs, across) < ONE_FORM_CM && apart(theirs, solved(mine)) > 2 * ONE_FORM_CM
+      return apart(theirs, across) < ONE_FORM_CM && apart(theirs, mine) > 2 * ONE_FORM_CM
     })
     if (twin)
       found.push({
@@ -340,7 +347,7 @@ function bothSides(card: Card, school: School): Found[] {
     else if (reference && !each.rung.reference) {
       const theirs = solved(reference)
       // Much nearer to the described form when it is seen in a mirror: it leads with the other side.
-      if (apart(theirs, across) * 3 < apart(theirs, solved(mine)) - ONE_FORM_CM)
+      if (apart(theirs, across) * 3 < apart(theirs, mine) - ONE_FORM_CM)
         found.push({
           where: `ladder[${each.index}].figure`,
           message: LADDER.order.otherLead(each.name),

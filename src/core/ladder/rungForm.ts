@@ -1,5 +1,6 @@
 import { atRung, type Card, type Rung } from '../card'
 import { fallOf, type Figure, finalFigure, showsProp, solved } from '../figure'
+import { rememberOf } from '../language'
 import { finalDraft, type Form, formsOf, propsIn } from '../reading'
 
 /** The form of a rung, and how sure it is that it has this form. */
@@ -73,7 +74,7 @@ function fromWords(card: Card, mustBeSure: (form: Form) => boolean): RungForm | 
 }
 
 /** The form that the card describes: drawn, else as its words lead to it. */
-function described(card: Card): RungForm {
+const described = rememberOf((card: Card): RungForm => {
   const final = finalFigure(card)
   // The start is not the form, unless nothing leads away from it.
   if (final && (final.id !== 'start' || card.enter.length === 0))
@@ -81,7 +82,7 @@ function described(card: Card): RungForm {
   // A line that is not understood may be the one that matters.
   const told = fromWords({ ...card, ladder: [] }, ({ id }) => id !== 'start')
   return told ?? { figure: final?.figure ?? null, from: final ? 'described' : 'none', sure: false }
-}
+})
 
 function formOf(card: Card, rung: Rung): RungForm {
   const final = finalFigure(card, rung.id)

@@ -433,7 +433,11 @@ function anglesApart(a: Figure, b: Figure): number {
 }
 
 /** How far the joints of two bodies are apart, on average, in cm, hips over hips. */
-export function apart(a: Solved, b: Solved, stature = USUAL_STATURE): number {
+export function apart(
+  a: Pick<Solved, 'placed'>,
+  b: Pick<Solved, 'placed'>,
+  stature = USUAL_STATURE
+): number {
   const [from, to] = [a.placed.origins, b.placed.origins]
   const hips = sub(from[0]!, to[0]!)
   const all = from.map((place, i) => norm(sub(sub(place, to[i]!), [hips[0], 0, hips[2]])))
