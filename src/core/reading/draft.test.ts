@@ -4,7 +4,7 @@ import { type Card, otherSide } from '../card'
 import { writeFor } from '../sides'
 import { demoCard, demoCards, lunge, stepsOf } from '../../../tests/support/cards'
 import { furthest, outsideLimits } from '../../../tests/support/numbers'
-import { apart, draftsOf, finalDraft } from './draft'
+import { apart, draftsOf, finalDraft, formsOf } from './draft'
 
 const contacts = (all: readonly { part: string; on: string }[]) =>
   all.map(({ part, on }) => `${part} on ${on}`).sort()
@@ -147,4 +147,48 @@ test('a form that is kept stays, and the words go on from it', () => {
   expect(final.kept).toBe(true)
   expect(final.figure).toEqual(kept)
   expect(drafts.find(({ id }) => id === 'step x1')!.kept).toBe(false)
+})
+
+test('what was asked before is done as if it were asked first', () => {
+  const places = ['Stand at the front of the mat.', 'Kneel on all fours.', 'Lie on the left side.']
+  const lines = [
+    'Step the left foot back.',
+    'Step the right foot back.',
+    'Now step the left foot back, all of you.',
+    'Step the left foot back a little.',
+    'Step the left foot forward.',
+    'Bend the left knee to 90°.',
+    'Bend the left knee to 40°.',
+    'Lift the left arm.',
+    'Lift both arms.',
+    'Lift the left arm out to the side.',
+    'Place the left hand on a block.',
+    'Place the left hand on the floor.',
+    'Place the left hand on the left shin.',
+    'Place the left hand on the right shin.',
+    'Turn the chest to the left.',
+    'Turn the chest to the right.',
+    'Lift the same arm.',
+    'Lift the other arm.',
+  ]
+  const chains = places.flatMap((place) =>
+    lines.flatMap((one) => lines.slice(0, 6).map((two) => ({ place, steps: [one, two, one] })))
+  )
+  const told = (forms: typeof formsOf, all: typeof chains) =>
+    all.map(({ place, steps }) =>
+      forms(
+        lunge({
+          setUp: { place, props: [], note: '' },
+          enter: stepsOf(steps.map((text) => ['in', text])),
+          exit: [],
+        }),
+        { kept: false }
+      ).map(({ figure, did, idle, sure }) => ({ figure, did, idle: idle.length, sure }))
+    )
+  // Who is asked in the other order, and remembers nothing yet, answers the same.
+  jest.isolateModules(() => {
+    // eslint-disable-next-line @typescript-eslint/no-require-imports
+    const anew = require('./draft') as { formsOf: typeof formsOf }
+    expect(told(anew.formsOf, chains.toReversed()).reverse()).toEqual(told(formsOf, chains))
+  })
 })

@@ -12,7 +12,6 @@ import {
   type Solved,
   sub,
   USUAL_STATURE,
-  type Vec,
 } from '../figure'
 import { type Instruction, keeping, rememberOf, rememberWith } from '../language'
 import { apply, type Done } from './moves/apply'
@@ -196,26 +195,22 @@ const alike = (a: Stance, b: Stance): boolean =>
     b.contacts.some((each) => each.part === part && each.on === on && each.along === along)
   )
 
-/** What a line made of a stance; stances are never changed once they are reached. */
+/** What instructions made of a stance; stances are never changed once they are reached. */
 interface Reached {
   stance: Stance
   did: Done[]
-  /** Places in the line of the instructions that changed nothing. */
+  /** Places of those that changed nothing. */
   idle: number[]
 }
 
-/** By the line, then by the sides that are meant in it. */
-const reached = new WeakMap<Stance, ReturnType<typeof keeping<string, Map<string, Reached>>>>()
+/** By what is asked. */
+const reached = rememberOf((_: Stance) => keeping<string, Reached>(60))
 const starts = keeping<string, { stance: Stance; did: Done[]; known: boolean }>(60)
 
-const sidesIn = ({ side, ways, places }: Instruction) => {
-  let told = `${side}`
-  for (const way of ways) told += way
-  for (const place of places) told += place.side ?? '-'
-  return told
-}
-
-const sidesOf = rememberOf((all: readonly Instruction[]) => all.map(sidesIn).join())
+/** What instructions ask for, in letters, wherever they stand in whatever line. */
+const asked = rememberOf((all: readonly Instruction[]) =>
+  JSON.stringify(all.map(({ from: _, until: _until, ...told }) => told))
+)
 
 const stances = keeping<string, Stance>(1000)
 
@@ -225,13 +220,10 @@ function oneOf(s: Stance): Stance {
   return stances.get(spelled) ?? stances.set(spelled, s)
 }
 
-/** Does a line on a stance. What was done before, on the same stance, is not done again. */
-function go(from: Stance, text: string, instructions: readonly Instruction[]): Reached {
-  const lines = reached.get(from) ?? keeping(60)
-  reached.set(from, lines)
-  const known = lines.get(text) ?? new Map<string, Reached>()
-  const key = sidesOf(instructions)
-  const before = known.get(key)
+/** Does a line on a stance. What was asked before, on the same stance, is not done again. */
+function go(from: Stance, instructions: readonly Instruction[]): Reached {
+  const known = reached(from)
+  const before = known.get(asked(instructions))
   if (before) return before
   const idle: number[] = []
   let s = from
@@ -243,9 +235,7 @@ function go(from: Stance, text: string, instructions: readonly Instruction[]): R
     else if (what === 'moved') idle.push(i)
     return what
   })
-  const now = { stance: s === from ? s : oneOf(s), did, idle }
-  lines.set(text, known.set(key, now))
-  return now
+  return known.set(asked(instructions), { stance: s === from ? s : oneOf(s), did, idle })
 }
 
 const acrossOf = rememberOf(mirroredFigure)
@@ -258,13 +248,11 @@ function beginOf(card: Card, turned: boolean) {
   const [place, note] = ['setUp.place', 'setUp.note'].map((where) => lineAt(card).get(where))
   const own: Side | null = card.sides === 'sided' ? 'right' : null
   const key = JSON.stringify([
-    card.language,
     card.base,
     own,
     turned,
-    place?.text,
-    note?.text,
-    place?.instructions.map(sidesIn),
+    place && [startIn(place.text, card.language), asked(asRead(place, turned))],
+    note && asked(asRead(note, turned)),
   ])
   const before = starts.get(key)
   if (before) return before
@@ -330,8 +318,8 @@ function reachedForm(
 /** What a step makes of a stance, and the form that it leads to: the same one as long as both are. */
 const stepsFrom = () =>
   rememberWith((line: ReadLine, from: Stance, keeps: Figure | undefined, turned: boolean) => {
-    const { where, text, instructions } = line
-    const { stance, did, idle } = go(from, text, asRead(line, turned))
+    const { where, instructions } = line
+    const { stance, did, idle } = go(from, asRead(line, turned))
     const told = { id: `step ${line.id}`, where, did, idle: idle.map((i) => instructions[i]!) }
     return reachedForm(stance, keeps, turned, told, did.length > 0)
   })
