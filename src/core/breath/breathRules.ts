@@ -34,7 +34,6 @@ const quick = rememberOf((words: BreathWords): BreathWords => ({
   thenAt: remember(words.thenAt),
   twoLimbs: remember(words.twoLimbs),
   holdsBreath: remember(words.holdsBreath),
-  countIn: remember(words.countIn),
 }))
 function wordsOf(card: Card): BreathWords | null {
   const words = packOf(card.language)?.breath
@@ -209,10 +208,13 @@ function holds(card: Card, school: School): Found[] {
   )
   const words = wordsOf(card)
   const held = new Set(steps.map(({ where }) => where))
-  const breathAt = new Map(spokenLines(card).map((line) => [line.where, line.breathAt]))
+  const isHeld = (where: string) => {
+    const line = spokenLines(card).find((each) => each.where === where)
+    return line !== undefined && held.has(line.breathAt)
+  }
   const said = foundIn(partsOf(card, isSpoken), ({ path: where, value }) => {
-    const told = held.has(breathAt.get(where) ?? '') ? '' : words?.holdsBreath(value as string)
-    return told ? [{ where, message: SAY.breath.saidHeld(told) }] : []
+    const told = words?.holdsBreath(value as string)
+    return told && !isHeld(where) ? [{ where, message: SAY.breath.saidHeld(told) }] : []
   })
   const within = partsOf(card, isHold).map(({ path }) => path.replace(/\.[^.]+$/, ''))
   const paces = [...new Set(within)].map((where) => [where, valueAt(card, where) as Pace] as const)

@@ -121,13 +121,14 @@ export function fitOf(text: string, seconds: number, rate: number, language: str
 const measured = keeping<string, (text: string) => Fit>(100)
 
 function fitAnew(text: string, seconds: number, rate: number, language: string): Fit {
+  const { words, syllables } = spoken(text, language)
   const takes = speechSeconds(text, rate, language)
   const fits = (line: string) => speechSeconds(line, rate, language) <= seconds + 1e-9
-  if (fits(text))
-    return { ...spoken(text, language), seconds: takes, over: 0, overWords: 0, cut: null }
+  if (fits(text)) return { words, syllables, seconds: takes, over: 0, overWords: 0, cut: null }
   const over = takes - seconds
   return {
-    ...spoken(text, language),
+    words,
+    syllables,
     seconds: takes,
     over,
     overWords: Math.ceil((over * rate) / 60 - 1e-9),

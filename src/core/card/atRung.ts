@@ -51,9 +51,9 @@ function doneAt(card: Card, rungId: string): Card {
     throw new RangeError(
       `There is no rung “${rungId}” on this card; it has ${card.ladder.map((each) => each.id).join(', ') || 'none'}.`
     )
-  const onRung = (steps: readonly Step[], first: boolean): Step[] => {
+  const onRung = (steps: Step[], first: boolean): Step[] => {
     const { replace, add, omit } = rung.steps
-    if (replace.length + add.length + omit.length === 0) return [...steps]
+    if (replace.length + add.length + omit.length === 0) return steps
     const touched = new Set([
       ...omit,
       ...replace.map((each) => each.step),

@@ -71,15 +71,13 @@ function read(card: Card, at: number): Read | null {
   const meantBy = (word: string) => meant.get(word) ?? meant.get(stemOf(word)) ?? stemOf(word)
   // The same words, whatever the side and the number.
   const key = own.map(stemOf).join(' ')
-  const all = new Set(own.map(meantBy))
+  const meanings = own.map(meantBy)
   const places = new Set((plain.match(words.places) ?? []).flatMap((place) => place.split(/[ -]/)))
   const isPart = (word: string) => namesPart(word, card.language)
-  const fault = new Set(
-    own
-      .filter((word) => !isPart(word) && !words.legWords.has(word) && !places.has(word))
-      .map(meantBy)
-  )
+  const tells = (word: string) => !isPart(word) && !words.legWords.has(word) && !places.has(word)
+  const fault = new Set(meanings.filter((_, i) => tells(own[i]!)))
   const joined = words.joins(plain)
+  const all = new Set(meanings)
   return { card, at, seen: plainText(seen, card), parts, fault, all, front, joined, key }
 }
 
