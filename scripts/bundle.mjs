@@ -32,6 +32,13 @@ const BUNDLES = {
     sources: ['src/core', 'src/cli', 'src/server'],
     external: ['knex', 'pg'],
   },
+  // The core is measured as it is used: bundled, and not as it is loaded for development.
+  speed: {
+    entry: 'scripts/speed/core.ts',
+    sources: ['src/core', 'src/workers', 'scripts/speed'],
+    external: [],
+    asked: true,
+  },
 }
 
 const KEPT_MS = 2 * 24 * 60 * 60 * 1000
@@ -102,8 +109,10 @@ async function buildBundle(name) {
   }
 }
 
+const USUAL = Object.keys(BUNDLES).filter((name) => !BUNDLES[name].asked)
+
 /** Builds what has a newer source. @returns what was done, for a line of progress */
-export async function ensureBundles(names = Object.keys(BUNDLES)) {
+export async function ensureBundles(names = USUAL) {
   const stale = names.filter((name) => !isBuilt(name))
   for (const name of stale) await buildBundle(name)
   return stale.length === 0 ? 'is built' : 'built'

@@ -5,7 +5,7 @@ import autocannon from 'autocannon'
 import { typing } from './speed/typing.mjs'
 import { forSeconds, reads, sent } from './torture/beside.mjs'
 import { longestCard, worstFiles } from './torture/worst.mjs'
-import { ensureBundles } from './bundle.mjs'
+import { bundleFile, ensureBundles } from './bundle.mjs'
 import { FIRST_LOAD, firstLoad } from './lib/firstLoad.mjs'
 import {
   BROWSER_ARGS,
@@ -18,6 +18,7 @@ import {
   main,
   migrate,
   root,
+  sh,
   startCluster,
   startServer,
   step,
@@ -132,9 +133,10 @@ await main(async () => {
     )
     await ensureBuild()
     await ensureBundles()
+    await ensureBundles(['speed'])
     server = await startServer({ port: await freePort(), host: '127.0.0.1', databaseUrl })
 
-    const core = JSON.parse(tsx('scripts/speed/core.ts', []))
+    const core = JSON.parse(sh(process.execPath, [bundleFile('speed')]))
     const { mirror, clone, key, found, cloned, drag, read, chain, single, picture } = core
     report(
       'mirroring a 40-step card / structuredClone of it',

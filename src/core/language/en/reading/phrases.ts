@@ -2,6 +2,7 @@ import type { Relation, Thing, Way } from '../../instruction'
 import type { SideRole } from '../../lexicon'
 import { remember } from '../../remember'
 import { englishSides } from '../sides'
+import { wordSet } from '../worded'
 import {
   AMOUNT_WORDS,
   MANNER_WORDS,
@@ -112,9 +113,7 @@ const follows = (here: Word | undefined, word: string): boolean =>
   !here.mark &&
   (here.text === word || (word === 'the' && DETERMINERS.has(here.text)))
 
-export const DETERMINERS = new Set(
-  'the your a an this that these those their its his her my our'.split(' ')
-)
+export const DETERMINERS = wordSet('the your a an this that these those their its his her my our')
 
 const PART = phrases(PART_WORDS)
 const WAY = phrases<Way>(listed(WAY_WORDS))

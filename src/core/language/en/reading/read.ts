@@ -10,6 +10,7 @@ import {
   type Thing,
   type Way,
 } from '../../instruction'
+import { wordSet } from '../worded'
 import {
   amountAt,
   beginsAmount,
@@ -52,34 +53,52 @@ interface Told {
 const nothingTold = (): Told => ({ ways: [], places: [], amount: null, manner: null })
 
 /** Words between a determiner and a part that say nothing of which part it is. */
-const PLAIN = new Set(
-  'ten five four whole entire full big long straight bent soft heavy strong active firm free inner outer outside inside very two own both all each every one lifted raised broad open wide relaxed'.split(
-    ' '
-  )
+const PLAIN = wordSet(
+  'ten five four whole entire full big long straight bent soft heavy strong active firm free inner outer outside inside very two own both all each every one lifted raised broad open wide relaxed'
 )
-const HEADS = new Set(
-  'ball balls mound mounds corner corners edge edges root roots base bases side sides middle top tops bottom back backs front fronts center centre tip tips corner corners weight length pad pads end ends rim line inside outside skin flesh muscle muscles point points'.split(
-    ' '
-  )
+const HEADS = wordSet(
+  'ball balls mound mounds corner corners edge edges root roots base bases side sides middle top tops bottom back backs front fronts center centre tip tips corner corners weight length pad pads end ends rim line inside outside skin flesh muscle muscles point points'
 )
-const MARKERS = new Set(['inhale', 'exhale', 'inhaling', 'exhaling', 'inhales', 'exhales'])
-const SUBORDINATE = new Set(
-  'before until till when once if so because unless after where whether though although whenever that which who whose than like without rather instead or for enough'.split(
-    ' '
-  )
+const MARKERS = wordSet('inhale exhale inhaling exhaling inhales exhales')
+/** What may stand before them. */
+const BEFORE_BREATH = wordSet('on with as you your the an a each every next in at end of')
+const SUBORDINATE = wordSet(
+  'before until till when once if so because unless after where whether though although whenever that which who whose than like without rather instead or for enough'
 )
-const SKIPPED = new Set(
-  'and then you try start begin continue please carefully also just but while as we can could should may need want now to aim be sure make let us allow always them first is are by help ready prepare come go get'.split(
-    ' '
-  )
+const SKIPPED = wordSet(
+  'and then you try start begin continue please carefully also just but while as we can could should may need want now to aim be sure make let us allow always them first is are by help ready prepare come go get'
 )
-const MINDING =
-  'feel notice imagine see sense think check observe find remember smile listen wait enjoy'.split(
-    ' '
-  )
-const HOW = new Set(['bent', 'straight', 'lifted', 'up', 'free'])
-const HOLDING = new Set(['hold', 'grip', 'catch', 'grab', 'grasp', 'clutch', 'clasp'])
-const NOT = new Set(["don't", 'never', 'avoid', 'not', 'no', 'without', 'stop', "doesn't", 'nor'])
+const FEELING = wordSet('feel notice imagine see sense think check observe find remember')
+const MINDING = wordSet('smile listen wait enjoy')
+const HOW = wordSet('bent straight lifted up free')
+const HOLDING = wordSet('hold grip catch grab grasp clutch clasp')
+/** What is done by pressing into something: through the hands, into the heel. */
+const THROUGH = wordSet(
+  'press push root ground pivot spin breathe inhale exhale lift drive reach extend stretch lengthen dig anchor weigh'
+)
+/** What a whole back is told by. */
+const OF_BACK = wordSet(
+  'whole long flat straight round rounded entire level wide on arch lengthen mat'
+)
+/** How a thing is described. */
+const OF_THING = wordSet(
+  'folded rolled low high yoga sticky second first long short near nearest firm front thick'
+)
+/** What may stand between a verb and the position that it leads to. */
+const ON_THE_WAY = wordSet('to onto into back up down on a all the way slowly in tall')
+/** Parts that nothing is held by: to hold them is to keep them as they are. */
+const TRUNK: readonly BodyPart[] = [
+  'ribs',
+  'chest',
+  'spine',
+  'pelvis',
+  'low back',
+  'neck',
+  'head',
+  'gaze',
+  'whole body',
+]
+const NOT = wordSet("don't never avoid not no without stop doesn't nor")
 const NUMBERS: Record<string, number> = {
   one: 1,
   two: 2,
@@ -107,7 +126,7 @@ const UNITS: Record<string, Amount['unit']> = {
   centimeters: 'cm',
   inches: 'cm',
 }
-const BEFORE_AMOUNT = new Set('about roughly around by for at to up almost nearly of'.split(' '))
+const BEFORE_AMOUNT = wordSet('about roughly around by for at to up almost nearly of')
 const COUNTED = /^(?:breaths?|seconds?|secs?|minutes?|mins?|times|rounds?|counts?)$/
 const LY = /^(?!(?:only|belly|really)$)\p{L}{3,}ly$/u
 const isManner = (word: string) => word.endsWith('ly') && LY.test(word)
@@ -184,7 +203,8 @@ class Reading {
       i = Math.max(next, i + 1)
     }
     this.dropBreath()
-    const minds = this.found.length === 0 && this.is(0, ...MINDING)
+    const minds =
+      this.found.length === 0 && (FEELING.has(this.text(0)) || MINDING.has(this.text(0)))
     return {
       instructions: this.found,
       notUnderstood: this.notUnderstood(),
@@ -247,22 +267,7 @@ class Reading {
       const came = this.coming(i)
       if (came) return came
     }
-    if (
-      this.is(
-        i,
-        'feel',
-        'notice',
-        'imagine',
-        'see',
-        'sense',
-        'think',
-        'check',
-        'observe',
-        'find',
-        'remember'
-      )
-    )
-      return this.clauseEnd(i + 1)
+    if (FEELING.has(word.text)) return this.clauseEnd(i + 1)
     const manner = this.mannerAt(i)
     if (manner) {
       this.use(i, manner)
@@ -319,27 +324,7 @@ class Reading {
   /** In-breath and out-breath that lead to what is done. */
   private breathAt(i: number): number | null {
     let k = i
-    while (
-      this.is(
-        k,
-        'on',
-        'with',
-        'as',
-        'you',
-        'your',
-        'the',
-        'an',
-        'a',
-        'each',
-        'every',
-        'next',
-        'in',
-        'at',
-        'end',
-        'of'
-      )
-    )
-      k += 1
+    while (BEFORE_BREATH.has(this.text(k))) k += 1
     const from = k
     if (
       MARKERS.has(this.text(k)) ||
@@ -466,25 +451,7 @@ class Reading {
   private spineHere(k: number): boolean {
     const before = this.text(k - 1)
     if (this.partAfter(k + 1) || this.is(k + 1, 'edge', 'of')) return this.is(k + 1, 'of') && false
-    return (
-      DETERMINERS.has(before) ||
-      [
-        'whole',
-        'long',
-        'flat',
-        'straight',
-        'round',
-        'rounded',
-        'entire',
-        'level',
-        'wide',
-        'on',
-        'round',
-        'arch',
-        'lengthen',
-        'mat',
-      ].includes(before)
-    )
+    return DETERMINERS.has(before) || OF_BACK.has(before)
   }
 
   /** Whether `front` here is the front of the body. */
@@ -548,28 +515,7 @@ class Reading {
   /** A thing: `the folded blanket`, `a block`. */
   private thing(i: number): { thing: Thing; word: string; end: number } | null {
     let k = i
-    while (
-      DETERMINERS.has(this.text(k)) ||
-      PLAIN.has(this.text(k)) ||
-      this.is(
-        k,
-        'folded',
-        'rolled',
-        'low',
-        'high',
-        'yoga',
-        'sticky',
-        'second',
-        'first',
-        'long',
-        'short',
-        'near',
-        'nearest',
-        'firm',
-        'front',
-        'thick'
-      )
-    ) {
+    while (DETERMINERS.has(this.text(k)) || PLAIN.has(this.text(k)) || OF_THING.has(this.text(k))) {
       const here = thingAt(this.words, k)
       if (here) break
       k += 1
@@ -958,21 +904,7 @@ class Reading {
       const state = nouns.length > 0 && by.length === 0 && told.ways.length > 0
       if (
         state ||
-        (nouns.length > 0 &&
-          nouns.every((noun) =>
-            [
-              'ribs',
-              'chest',
-              'spine',
-              'pelvis',
-              'low back',
-              'neck',
-              'head',
-              'gaze',
-              'whole body',
-            ].includes(noun.part)
-          ) &&
-          verb === 'hold')
+        (nouns.length > 0 && nouns.every((noun) => TRUNK.includes(noun.part)) && verb === 'hold')
       ) {
         this.tellState(nouns, told, from, end, true)
         return
@@ -1056,29 +988,7 @@ class Reading {
       (place) => ['on', 'through'].includes(place.relation) && place.part
     )
     const sense = choose(null)
-    if (
-      through &&
-      [
-        'press',
-        'push',
-        'root',
-        'ground',
-        'pivot',
-        'spin',
-        'breathe',
-        'inhale',
-        'exhale',
-        'lift',
-        'drive',
-        'reach',
-        'extend',
-        'stretch',
-        'lengthen',
-        'dig',
-        'anchor',
-        'weigh',
-      ].includes(verb)
-    ) {
+    if (through && THROUGH.has(verb)) {
       const of = senses.find(
         (each) => each.holds?.({ part: through.part!, ways: [], places: [] }) ?? true
       )
@@ -1243,28 +1153,7 @@ class Reading {
       for (const { words, phrase, action } of POSITIONS) {
         if (!phrase.every((word, n) => this.is(at + n, word))) continue
         const between = this.words.slice(i + 1, at)
-        if (
-          between.length === 0 ||
-          !between.every(({ text }) =>
-            [
-              'to',
-              'onto',
-              'into',
-              'back',
-              'up',
-              'down',
-              'on',
-              'a',
-              'all',
-              'the',
-              'way',
-              'slowly',
-              'in',
-              'tall',
-            ].includes(text)
-          )
-        )
-          continue
+        if (between.length === 0 || !between.every(({ text }) => ON_THE_WAY.has(text))) continue
         // The standing leg and the sit bones are no positions.
         const after = at + phrase.length
         if ((partAt(this.words, at)?.end ?? 0) > after || partAt(this.words, after)) continue

@@ -1,4 +1,5 @@
 import type { Action, BodyPart, Place, Way } from '../../instruction'
+import { wordSet } from '../worded'
 
 /** English verbs of movement, and what each asks for. Common practice, no source. */
 
@@ -526,28 +527,9 @@ export const VERBS: Record<string, Sense[]> = {
   tread: [S('press', of('foot', 'heel'))],
 }
 
-const DOUBLED = new Set([
-  'step',
-  'hop',
-  'dig',
-  'grip',
-  'hug',
-  'tip',
-  'set',
-  'put',
-  'sit',
-  'tap',
-  'flip',
-  'slip',
-  'drop',
-  'wrap',
-  'nod',
-  'prop',
-  'grab',
-  'let',
-  'shut',
-  'scan',
-])
+const DOUBLED = wordSet(
+  'step hop dig grip hug tip set put sit tap flip slip drop wrap nod prop grab let shut scan'
+)
 const IRREGULAR: Record<string, string> = {
   lie: 'lying',
   bring: 'bringing',
