@@ -136,6 +136,12 @@ export function solve(figure: Figure, options: SolveOptions = {}): Solved {
 export const solvedAcross = (figure: Figure, mirror: Solved, options: SolveOptions = {}): Solved =>
   inPose(figure, mirror, mirroredPose(mirror.pose), options)
 
+/** A body that stands, seen in a mirror; what touches what is still told as it was. */
+export function mirroredSolved(solved: Solved): Solved {
+  const pose = mirroredPose(solved.pose)
+  return { ...solved, pose, placed: place(solved.body, pose) }
+}
+
 function inPose(
   figure: Figure,
   { body, ...solved }: Solved,

@@ -13,10 +13,8 @@ import {
   finalFigure,
   differenceFrom,
   measureWords,
-  mirroredPose,
-  place,
+  mirroredSolved,
   solved,
-  type Solved,
 } from '../figure'
 import { LADDER, rememberOf, rememberWith, RULE_WORDS } from '../language'
 import { apart } from '../reading'
@@ -308,10 +306,7 @@ function signsMet(card: Card): Found[] {
 /** Two drawn forms are one and the same within this many centimetres. */
 const ONE_FORM_CM = 3
 
-/** Where a body stands, seen in a mirror. */
-const mirrored = rememberOf(({ body, pose }: Solved) => ({
-  placed: place(body, mirroredPose(pose)),
-}))
+const mirrored = rememberOf(mirroredSolved)
 
 function bothSides(card: Card, school: School): Found[] {
   if (card.sides === 'even') return []

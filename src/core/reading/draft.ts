@@ -344,13 +344,13 @@ function chainOf(
   kept: ReadonlyMap<string, Figure>,
   step: ReturnType<typeof stepsFrom>,
   until = Infinity,
-  known: readonly Link[] = []
+  before: readonly Link[] = []
 ): Link[] {
-  const { turned, stance, did, known: sure } = begunOf(card)
-  const chain = [...known]
+  const { turned, stance, did, known } = begunOf(card)
+  const chain = [...before]
   if (chain.length === 0) {
     const start = { id: 'start', where: 'setUp.place', did, idle: [] }
-    chain.push(reachedForm(stance, kept.get('setUp.figure'), turned, start, sure))
+    chain.push(reachedForm(stance, kept.get('setUp.figure'), turned, start, known))
   }
   for (const line of stepLines(card).slice(chain.length - 1, until))
     chain.push(step(line, chain.at(-1)!.stance, kept.get(figureAt(line)), turned))
@@ -421,11 +421,7 @@ function anglesApart(a: Figure, b: Figure): number {
 }
 
 /** How far the joints of two bodies are apart, on average, in cm, hips over hips. */
-export function apart(
-  a: Pick<Solved, 'placed'>,
-  b: Pick<Solved, 'placed'>,
-  stature = USUAL_STATURE
-): number {
+export function apart(a: Solved, b: Solved, stature = USUAL_STATURE): number {
   const [from, to] = [a.placed.origins, b.placed.origins]
   const hips = sub(from[0]!, to[0]!)
   const all = from.map((place, i) => norm(sub(sub(place, to[i]!), [hips[0], 0, hips[2]])))

@@ -2,8 +2,8 @@ import { type CueMark, otherSide, type Region, type Side } from '../../card'
 import type { MeasureContext } from '../landmarks'
 import type { Mark } from '../marks'
 import { touchPoints } from '../parts'
-import type { Solved } from '../solve'
-import { mirroredPose, place, pointIn, type Segment } from '../skeleton'
+import { mirroredSolved, type Solved } from '../solve'
+import { mirroredPose, pointIn, type Segment } from '../skeleton'
 import { rampUnder } from '../constraints'
 import { type Figure, mirroredFigure, RAMP } from '../spec'
 import { dot, mid, norm, sub, type Vec } from '../vec'
@@ -105,11 +105,6 @@ function isOther({ turn }: View, { pose }: Solved): boolean {
   const mirrored = mirroredPose(pose).angles
   const first = pose.angles.findIndex((angle, i) => Math.abs(angle - mirrored[i]!) > 1e-6)
   return first >= 0 && pose.angles[first]! < mirrored[first]!
-}
-
-function mirroredSolved(solved: Solved): Solved {
-  const pose = mirroredPose(solved.pose)
-  return { ...solved, pose, placed: place(solved.body, pose) }
 }
 
 function mirroredDrawing(drawing: Drawing, view: View): Drawing {

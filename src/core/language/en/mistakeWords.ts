@@ -1,3 +1,5 @@
+import { wordSet } from './worded'
+
 /** English: what the rules about mistakes read and say. Common practice, no source. */
 
 const LEAD = String.raw`(?:(?:and|but|so|now|please|just|then|also|instead)[ ,]+)*`
@@ -16,10 +18,8 @@ const PARTS =
 /** Said after what is to be done, it forbids nothing by itself. */
 const TAIL = /^(?:not|never|without|no)\b/i
 
-const FUNCTION_WORDS = new Set(
-  'a an the of to on at is are be been being it its their his her them they your you and or as so too very much more than that this these those with from for while when by into over up not'
-    .split(' ')
-    .filter((word) => !['over', 'up', 'into', 'from'].includes(word))
+const FUNCTION_WORDS = wordSet(
+  'a an the of to on at is are be been being it its their his her them they your you and or as so too very much more than that this these those with for while when by not'
 )
 /** Words that say one thing of a body that goes wrong, under the first of them. */
 const ALIKE: readonly string[][] = [

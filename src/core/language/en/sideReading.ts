@@ -16,6 +16,7 @@ import {
   TURNERS,
   WHEN_WORDS,
 } from './sideSentence'
+import { wordSet } from './worded'
 
 /**
  * Tells whether "left" or "right" at one place of an English line names a side, by what the word
@@ -110,7 +111,7 @@ const END = new Set([
   '}',
 ])
 const isEnd = (word?: string) => END.has(word)
-const GO_ON = new Set(['and', 'or', 'then', 'but', 'while', 'as', 'with', 'than', 'nor'])
+const GO_ON = wordSet('and or then but while as with than nor')
 /** Bare: nothing that it could belong to follows. */
 const endsThere = (word?: string) => isEnd(word) || GO_ON.has(word!)
 
@@ -630,10 +631,8 @@ function readLeft(here: Around): Alone {
   return 'side'
 }
 
-const PLAIN_BODY = new Set(
-  'foot feet leg legs knee knees hand hands arm arms hip hips heel toe toes thigh shin ankle shoulder elbow wrist palm ribs fingers forearm ear big'.split(
-    ' '
-  )
+const PLAIN_BODY = wordSet(
+  'foot feet leg legs knee knees hand hands arm arms hip hips heel toe toes thigh shin ankle shoulder elbow wrist palm ribs fingers forearm ear big'
 )
 const COULD_HAVE_LEFT =
   /(?:has|have|had|having|ve|never|just|already|hasn.?t|haven.?t|you|we|they|it|he|she|i|who)\s*$/i

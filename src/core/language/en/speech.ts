@@ -1,6 +1,7 @@
 import { toCardinal as numberWords } from 'n2words/en-GB'
 import { syllable } from 'syllable'
 import type { SpeechWords } from '../breathWords'
+import { wordSet } from './worded'
 
 /** English said aloud. */
 
@@ -61,12 +62,12 @@ const CLAUSE =
   /\s*[,;:–—]\s+(?:and\s+|then\s+|but\s+)?|\s+(?=(?:and|then|while|(?<!\bas\s+\w+\s+)as(?!\s+\w+\s+as\b)|until|so|without|before|after|with)\s)/giu
 
 /** Words of manner and pace. A clause with any other word tells something to do, or not to do. */
-const HOW = new Set(
+const HOW = wordSet(
   `slowly gently softly calmly easily evenly steadily smoothly lightly quietly carefully fully deeply
   with the a an your breath ease care control calm patience awareness attention kindness as you breathe
   breathing inhale exhale inhaling exhaling in out while and then now again slow steady even smooth soft
   easy so that it this is feels feel good nice comfortable comfortably little by bit once more own time at
-  pace of natural naturally rhythm here simply just really very quite if like`.split(/\s+/)
+  pace of natural naturally rhythm here simply just really very quite if like`
 )
 const canGo = (clause: string): boolean => {
   const words = clause.toLowerCase().match(/[\p{L}\p{M}\p{N}'’-]+/gu) ?? []
