@@ -41,7 +41,8 @@ async function typed(place) {
   const { page, field, line } = place
   await page.bringToFront()
   await field.fill(line)
-  await field.focus()
+  // By a click, as people do: from then on the pointer lies on the page, and on each page alike.
+  await field.click()
   await field.press('End')
   // What the line set off that came back with that is over: drawn, found through and saved.
   await page.waitForTimeout(PAUSE)

@@ -121,6 +121,63 @@ test('the other half of a line follows while letters come, and stands as it is s
   await expect(letters).toHaveText(await other.inputValue())
 })
 
+test('a letter behind the last underline is shown by its field alone', async ({
+  page,
+  request,
+}) => {
+  const id = await newCard(request, 'One line')
+  const { card } = (await (await request.get(`/api/cards/${id}`)).json()) as { card: Card }
+  const enter = [{ id: 's1', text: 'Bend the right knee over the ankle.', breath: 'out' }]
+  const put = await request.put(`/api/cards/${id}`, { data: { card: { ...card, enter }, from: 1 } })
+  expect(put.status()).toBe(200)
+  await openAnyBench(page, id)
+  const line = field(page, 'enter[0].text', 'right')
+  const letters = line.locator('xpath=preceding-sibling::*')
+  await line.focus()
+  await page.keyboard.press('Control+End')
+  const seen = await line.evaluate(async (element) => {
+    const box = element as HTMLTextAreaElement
+    const drawn = box.previousElementSibling as HTMLElement
+    /** Typed, and all that the page does with it at once. */
+    const type = async (text: string, at = box.value.length) => {
+      box.setSelectionRange(at, at)
+      document.execCommand('insertText', false, text)
+      await Promise.resolve()
+      return { typed: box.value, drawn: drawn.textContent!.replace('\u200b', '') }
+    }
+    const inks = () => [box, drawn].map((each) => getComputedStyle(each).color)
+    const first = await type('x')
+    const second = await type('y')
+    const shown = inks()
+    const before = await type('Now ', 0)
+    const third = await type('z')
+    const height = box.offsetHeight
+    const long = await type(' and so on'.repeat(20))
+    const grown = box.offsetHeight
+    const side = await type(' left')
+    return { first, second, shown, before, third, long, side, height, grown }
+  })
+  expect(seen.first.drawn).toBe('Bend the right knee over the ankle.x')
+  // The letter is in the field, in ink; beneath, the line stands as it was.
+  expect(seen.second).toEqual({ typed: `${seen.first.typed}y`, drawn: seen.first.drawn })
+  expect(seen.shown[0]).not.toBe(seen.shown[1])
+  expect(seen.shown[1]).toBe('rgba(0, 0, 0, 0)')
+  // What moves an underline, takes another line or brings a side word is drawn at once.
+  expect(seen.before.drawn).toBe(seen.before.typed)
+  expect(seen.third.drawn).toBe(seen.before.typed)
+  expect(seen.long.drawn).toBe(seen.long.typed)
+  expect(seen.grown).toBeGreaterThan(seen.height)
+  expect(seen.side.drawn).toBe(seen.side.typed)
+  // At the pause the two are one again, and so they are without the cursor.
+  await expect(letters).toHaveText(seen.side.typed)
+  await line.evaluate((box: HTMLTextAreaElement) => {
+    document.execCommand('insertText', false, 's')
+    box.blur()
+  })
+  await expect(letters).toHaveText(`${seen.side.typed}s`)
+  expect(await line.evaluate((box) => getComputedStyle(box).color)).toBe('rgba(0, 0, 0, 0)')
+})
+
 test('while letters come what lies out of sight is left out, and keeps its place', async ({
   page,
 }) => {

@@ -26,8 +26,24 @@ test('lying down, what widened downward widens to the right', () => {
     const { path } = drawnRibbon(ribbon, { length: 300, breadth: 20 }, lies).stretches[0]!
     return path
   }
-  expect(box(false)).toBe('M8.8 0 H11.2 L20 20 H0 Z')
+  expect(box(false)).toBe('M8.8 0H11.2L20 20H0Z')
   expect(box(true)).toBe('M0 8.8V11.2L20 20V0Z')
+})
+
+test.each([false, true])('a path lies where its phase is on the ribbon; lying: %s', (lies) => {
+  for (const card of [lunge(), ...demoCards()])
+    for (const stretch of drawnRibbon(
+      ribbonOf(card, DEFAULT_SCHOOL),
+      { length: 300, breadth: 20 },
+      lies
+    ).stretches) {
+      const points = [...stretch.path.matchAll(/(?:[MLQ]|\d )(\d+(?:\.\d+)?) (\d+(?:\.\d+)?)/g)]
+      const along = points.map((point) => Number(point[lies ? 1 : 2]))
+      expect(along.length).toBeGreaterThan(1)
+      expect(Math.min(...along)).toBeGreaterThanOrEqual(stretch.from - 0.02)
+      expect(Math.max(...along)).toBeLessThanOrEqual(stretch.from + stretch.length + 0.02)
+      expect(Math.max(...along)).toBeGreaterThan(stretch.from + stretch.length / 2)
+    }
 })
 
 describe('a moving card', () => {

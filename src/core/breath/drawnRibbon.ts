@@ -1,8 +1,8 @@
 import type { BreathShape } from './shape'
-import { breathShape } from './shape'
+import { breathShape, round } from './shape'
 import type { Passage, RibbonStretch } from './timeline'
 
-/** One phase of the ribbon, placed along it. */
+/** One phase of the ribbon; its path lies where it is on the ribbon. */
 export interface DrawnStretch extends BreathShape {
   where: string
   /** Distance of its beginning from the beginning of the ribbon. */
@@ -25,15 +25,19 @@ export interface DrawnRibbon {
   parts: DrawnPart[]
 }
 
-/** A path with its two axes changed: what went down goes to the right. */
-function lying(path: string): string {
-  const other: Record<string, string> = { H: 'V', V: 'H' }
+/** A path that begins so far along the ribbon; with its axes changed where the ribbon lies. */
+function placed(path: string, from: number, lies: boolean): string {
+  const along = (number: string) => round(Number(number) + from)
   return path.replace(/([MLQHVZ])([^MLQHVZ]*)/g, (_, command: string, rest: string) => {
     const numbers = rest.match(/-?\d+(?:\.\d+)?/g) ?? []
-    if (other[command]) return other[command] + numbers.join(' ')
-    const pairs: string[] = []
-    for (let i = 0; i < numbers.length; i += 2) pairs.push(`${numbers[i + 1]} ${numbers[i]}`)
-    return command + pairs.join(' ')
+    if (command === 'H') return `${lies ? 'V' : 'H'}${numbers[0]}`
+    if (command === 'V') return `${lies ? 'H' : 'V'}${along(numbers[0]!)}`
+    const points: string[] = []
+    for (let i = 0; i < numbers.length; i += 2) {
+      const point = [numbers[i], along(numbers[i + 1]!)]
+      points.push((lies ? point.reverse() : point).join(' '))
+    }
+    return command + points.join(' ')
   })
 }
 
@@ -61,7 +65,7 @@ export function drawnRibbon(
     const shape = breathShape(breath, size.breadth, seconds * scale)
     return {
       ...shape,
-      path: lies ? lying(shape.path) : shape.path,
+      path: placed(shape.path, at * scale, lies),
       where,
       from: at * scale,
       length: seconds * scale,

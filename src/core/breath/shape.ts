@@ -11,7 +11,7 @@ export interface BreathShape {
   paint: 'fill' | 'line' | 'hollow'
 }
 
-const round = (value: number) => Math.round(value * 100) / 100
+export const round = (value: number) => Math.round(value * 100) / 100
 
 function wave(width: number, height: number): string {
   const turns = Math.max(1, Math.round(height / 24))

@@ -1,4 +1,4 @@
-import { G, Path, Svg, Text, View } from '@react-pdf/renderer'
+import { Path, Svg, Text, View } from '@react-pdf/renderer'
 import { Fragment } from 'react'
 import { drawnRibbon } from '@/core/breath'
 import type { Side } from '@/core/card'
@@ -130,15 +130,14 @@ function Ribbon({ block, size }: { block: Extract<Block, { kind: 'ribbon' }> } &
   return (
     <View wrap={false} style={{ marginTop: 3 }}>
       <Svg width={length} height={BREADTH} viewBox={`0 0 ${length} ${BREADTH}`}>
-        {stretches.map(({ path, paint, from }, i) => (
-          <G key={i} transform={`translate(${from} 0)`}>
-            <Path
-              d={path}
-              fill={paint === 'fill' ? INK : 'none'}
-              stroke={paint === 'fill' ? '#ffffff' : INK}
-              strokeWidth={paint === 'fill' ? 0.3 : 0.8}
-            />
-          </G>
+        {stretches.map(({ path, paint }, i) => (
+          <Path
+            key={i}
+            d={path}
+            fill={paint === 'fill' ? INK : 'none'}
+            stroke={paint === 'fill' ? '#ffffff' : INK}
+            strokeWidth={paint === 'fill' ? 0.3 : 0.8}
+          />
         ))}
       </Svg>
       <Text style={s.small}>{block.told}</Text>

@@ -47,28 +47,35 @@ export const HalfField = memo(function HalfField(props: Props) {
 
   useLayoutEffect(() => {
     const box = field.current!
-    const steady = steadyHeight(box.parentElement!, backdrop.current!, classes.steady!)
+    const steady = steadyHeight(box, backdrop.current!, classes.steady!)
     const here = () => document.activeElement === box
     /** What was typed stands letter by letter as long as it means what is stored. */
-    const show = (stored: string) => {
+    const textOf = (stored: string) => {
       const typed = dropUnwritable(box.value)
-      const text = here() && line.stored(typed) === stored ? typed : line.shown(stored)
-      draw(backdrop.current!, line.words(text))
-      return text
+      return here() && line.stored(typed) === stored ? typed : line.shown(stored)
     }
+    const show = (text: string) => draw(backdrop.current!, line.words(text))
     const settle = (stored: string) => {
-      const text = show(stored)
+      const text = textOf(stored)
+      show(text)
       if (box.value !== text) box.value = text
     }
+    /** Whether the field itself shows what was typed, and its underlines stay where they are. */
+    const isSeen = (stored: string) =>
+      steady.holds() &&
+      box.value === textOf(stored) &&
+      isDrawn(backdrop.current!, line.words(box.value))
     settle(value)
     // Of the half that is not typed in, the letters follow some times a second, the field the pause.
     let followed = 0
     const deaf = bench.onTyped(path, (stored, goesOn) => {
-      if (here()) settle(stored)
-      else if (goesOn && performance.now() - followed < FOLLOWS_MS) return
+      if (here()) {
+        if (goesOn && isSeen(stored)) return
+        settle(stored)
+      } else if (goesOn && performance.now() - followed < FOLLOWS_MS) return
       else {
         followed = performance.now()
-        show(stored)
+        show(line.shown(stored))
       }
       // When both fields of the line are written: to be measured they are laid out, once.
       queueMicrotask(steady.hold)
@@ -189,6 +196,15 @@ const Backdrop = memo(
   },
   () => true
 )
+
+/** Whether pieces stand as they were written, but for letters after the last underline. */
+const isDrawn = (box: HTMLElement, pieces: Piece[]) =>
+  box.children.length === pieces.length &&
+  pieces.every(({ text, className = '' }, i) => {
+    const span = box.children[i]!
+    const last = i === pieces.length - 1
+    return span.className === className && (last || span.textContent === text)
+  })
 
 /** Writes the pieces, and touches only what differs. */
 function draw(box: HTMLElement, pieces: Piece[]) {

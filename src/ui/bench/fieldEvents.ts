@@ -36,29 +36,35 @@ export function keepTyping(field: HTMLElement, typed: () => void): () => void {
   return () => void fields.delete(field)
 }
 
+/** In px: what is told of a height is rounded. */
+const LESS_THAN_A_LINE = 6
+
 /**
  * While letters come a field keeps its height, so that a letter lays out one line and not the
  * page; a line that takes more or less room than before is let go and held anew.
  */
 export function steadyHeight(field: HTMLElement, letters: HTMLElement, className: string) {
+  const room = field.parentElement!
   let height: number | null = null
   let gone = false
   function letGo() {
     if (height === null) return
     height = null
-    field.style.height = ''
-    field.classList.remove(className)
+    room.style.height = ''
+    room.classList.remove(className)
   }
   function hold() {
     if (gone || letters.offsetHeight === height) return
     letGo()
     height = letters.offsetHeight
-    field.style.height = `${height}px`
-    field.classList.add(className)
+    room.style.height = `${height}px`
+    room.classList.add(className)
   }
   function release() {
     gone = true
     letGo()
   }
-  return { hold, release }
+  /** Whether the height is kept, and what stands in the field needs no more. */
+  const holds = () => height !== null && field.scrollHeight - field.clientHeight < LESS_THAN_A_LINE
+  return { hold, holds, release }
 }

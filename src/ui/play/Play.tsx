@@ -224,7 +224,6 @@ function Scrub({
           <path
             key={i}
             d={stretch.path}
-            transform={`translate(${stretch.from} 0)`}
             fill={stretch.paint === 'fill' ? 'var(--ink)' : 'none'}
             stroke={stretch.paint === 'fill' ? 'var(--leaf)' : 'var(--ink)'}
             strokeWidth={stretch.paint === 'fill' ? 0.6 : 1.2}

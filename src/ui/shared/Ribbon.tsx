@@ -18,7 +18,6 @@ const BREADTH = 26
 export function Ribbon({ ribbon, length, lies = false, label }: Props) {
   const drawn = drawnRibbon(ribbon, { length, breadth: BREADTH }, lies)
   if (drawn.stretches.length === 0) return null
-  const at = (from: number) => (lies ? `translate(${from} 0)` : `translate(0 ${from})`)
   const told = drawn.parts.map(({ part, seconds }) => ({
     part: LABELS.passes[part] ?? part,
     seconds,
@@ -36,7 +35,6 @@ export function Ribbon({ ribbon, length, lies = false, label }: Props) {
           <path
             key={i}
             d={stretch.path}
-            transform={at(stretch.from)}
             fill={stretch.paint === 'fill' ? 'var(--ink)' : 'none'}
             stroke={stretch.paint === 'fill' ? 'var(--leaf)' : 'var(--ink)'}
             strokeWidth={stretch.paint === 'fill' ? 0.6 : 1.4}
