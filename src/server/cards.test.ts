@@ -2,6 +2,7 @@ import { blankCard, type Card, SECTIONS } from '@/core/card'
 import { createCard, loadCard, loadDeck, saveCard, setStatus } from './cards'
 import { closeDb, db } from './db'
 import { loadDemo } from './demo'
+import { searchCards } from './search'
 import { packedShelf } from './shelf'
 
 const tree = blankCard({
@@ -28,6 +29,34 @@ test('a card is kept whole, version after version', async () => {
     [1, 'Ada', ''],
     [2, 'Ben', 'two'],
   ])
+})
+
+test('a card is found by the name that it was given last, a letter off too', async () => {
+  const called = (name: string, notes = '') => ({
+    ...noted(notes),
+    names: { ...tree.names, common: [name] },
+  })
+  await db().raw('TRUNCATE search_words')
+  await createCard(tree, 'Ada')
+  expect(await searchCards('trei')).toEqual(['tree'])
+  await saveCard(called('Windflower'), 1, 'Ada')
+  expect(await searchCards('windfiower')).toEqual(['tree'])
+  expect(await searchCards('trei')).toEqual([])
+  // What changes no name writes no words, and is found as before.
+  await saveCard(called('Windflower', 'two'), 2, 'Ada')
+  expect(await searchCards('windfiower')).toEqual(['tree'])
+  await saveCard(called('Tree', 'two'), 3, 'Ada')
+  expect(await searchCards('trei')).toEqual(['tree'])
+  // As they are written, and with their spelling levelled.
+  const { rows } = await db().raw('SELECT word FROM search_words ORDER BY word')
+  expect(rows.map((row: { word: string }) => row.word)).toEqual(['tree', 'tri', 'vindflover', 'windflower'])
+})
+
+test('a body stays in its row, however it is packed', async () => {
+  const { rows } = await db().raw(
+    `SELECT attstorage FROM pg_attribute WHERE attrelid = 'card_versions'::regclass AND attname = 'body'`
+  )
+  expect(rows).toEqual([{ attstorage: 'm' }])
 })
 
 test('a second card of the same id is not taken in', async () => {

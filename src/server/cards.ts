@@ -193,14 +193,17 @@ export async function saveCard(
        SELECT id, current_version, ${FORMAT_VERSION}, ?::jsonb, ?, ?, ? FROM card RETURNING version, created_at
      ), words AS (
        INSERT INTO search_words
-       SELECT asked.word FROM unnest(?::text[]) AS asked (word)
-       WHERE NOT EXISTS (SELECT 1 FROM search_words known WHERE known.word = asked.word)
+       SELECT unnest(?::text[])
+       WHERE NOT EXISTS (SELECT 1 FROM cards before WHERE before.id = ? AND before.words = ?::text[])
        ON CONFLICT DO NOTHING
      ), touched AS (
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT version, created_at FROM version`,
-      [...Object.values(columns), card.id, from, text, author, note, key ?? null, columns.words]
+      [
+        ...[...Object.values(columns), card.id, from, text, author, note, key ?? null],
+        ...[columns.words, card.id, columns.words],
+      ]
     )
     // A named statement is planned once on a connection.
     .options({ name: 'save-card' })

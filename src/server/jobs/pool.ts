@@ -59,6 +59,8 @@ function pools() {
         maxQueue: MOST_WAITING,
         // A worker that has printed prints the next card in a quarter of the time.
         idleTimeout: 600_000,
+        // What loads sources while developing would take longer to start than the job itself.
+        execArgv: [],
         resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
       })
     // One core is left for answering.
