@@ -49,7 +49,12 @@ test('a card is found by the name that it was given last, a letter off too', asy
   expect(await searchCards('trei')).toEqual(['tree'])
   // As they are written, and with their spelling levelled.
   const { rows } = await db().raw('SELECT word FROM search_words ORDER BY word')
-  expect(rows.map((row: { word: string }) => row.word)).toEqual(['tree', 'tri', 'vindflover', 'windflower'])
+  expect(rows.map((row: { word: string }) => row.word)).toEqual([
+    'tree',
+    'tri',
+    'vindflover',
+    'windflower',
+  ])
 })
 
 test('a body stays in its row, however it is packed', async () => {
