@@ -187,23 +187,20 @@ export async function saveCard(
        UPDATE cards SET current_version = current_version + 1, updated_at = now(),
          ${names.map((name) => `${name} = ?`).join(', ')}
        WHERE id = ? AND current_version = ? AND deleted_at IS NULL
-       RETURNING id, current_version
+       RETURNING id, current_version, words
      ), version AS (
        INSERT INTO card_versions (card_id, version, format, body, author, note, save_key)
        SELECT id, current_version, ${FORMAT_VERSION}, ?::jsonb, ?, ?, ? FROM card RETURNING version, created_at
      ), words AS (
        INSERT INTO search_words
-       SELECT unnest(?::text[])
-       WHERE NOT EXISTS (SELECT 1 FROM cards before WHERE before.id = ? AND before.words = ?::text[])
+       SELECT unnest(card.words) FROM card
+       WHERE NOT EXISTS (SELECT FROM cards b WHERE b.id = card.id AND b.words = card.words)
        ON CONFLICT DO NOTHING
      ), touched AS (
        UPDATE deck SET revision = revision + 1 WHERE EXISTS (SELECT 1 FROM card)
      )
      SELECT version, created_at FROM version`,
-      [
-        ...[...Object.values(columns), card.id, from, text, author, note, key ?? null],
-        ...[columns.words, card.id, columns.words],
-      ]
+      [...Object.values(columns), card.id, from, text, author, note, key ?? null]
     )
     // A named statement is planned once on a connection.
     .options({ name: 'save-card' })
