@@ -1,5 +1,5 @@
-import { blankCard, type Card, SECTIONS } from '@/core/card'
-import { createCard, loadCard, loadDeck, saveCard, setStatus } from './cards'
+import { blankCard, Card, cardsNamed, SECTIONS } from '@/core/card'
+import { cardTitles, createCard, loadCard, loadDeck, saveCard, setStatus } from './cards'
 import { closeDb, db } from './db'
 import { loadDemo } from './demo'
 import { searchCards } from './search'
@@ -55,6 +55,36 @@ test('a card is found by the name that it was given last, a letter off too', asy
     'vindflover',
     'windflower',
   ])
+})
+
+test('a card’s page asks for the names of those cards that it names', async () => {
+  for (const name of ['Cobra', 'Child', 'Boat'])
+    await createCard(
+      { ...tree, id: name.toLowerCase(), names: { ...tree.names, common: [name] } },
+      ''
+    )
+  const caution = {
+    condition: 'pregnancy',
+    verdict: 'avoid',
+    say: 'Not today.',
+    instead: 'boat',
+  }
+  const card = Card.parse({
+    ...tree,
+    counter: ['child', 'gone', 'boat'],
+    cautions: [caution, { ...caution, condition: 'glaucoma' }],
+  })
+  expect(cardsNamed(card)).toEqual(expect.arrayContaining(['child', 'gone', 'boat']))
+  expect(cardsNamed(card)).toHaveLength(3)
+  expect(cardsNamed(tree)).toEqual([])
+  expect(await cardTitles(cardsNamed(card))).toEqual(
+    new Map([
+      ['boat', 'Boat'],
+      ['child', 'Child'],
+    ])
+  )
+  expect(await cardTitles([])).toEqual(new Map())
+  expect((await cardTitles()).size).toBe(3)
 })
 
 test('a body stays in its row, however it is packed', async () => {

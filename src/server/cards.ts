@@ -124,9 +124,11 @@ export async function storedDeck(ids?: readonly string[]): Promise<StoredRow[]> 
   return rows
 }
 
-/** Names of cards by id. */
-export async function cardTitles(): Promise<Map<string, string>> {
-  const rows = await db()('cards').whereNull('deleted_at').select('id', 'title')
+/** Names of cards by id: of all, or of those of some ids. */
+export async function cardTitles(ids?: readonly string[]): Promise<Map<string, string>> {
+  if (ids?.length === 0) return new Map()
+  const cards = db()('cards').whereNull('deleted_at').select('id', 'title')
+  const rows = await (ids ? cards.whereIn('id', [...ids]) : cards)
   return new Map(rows.map((row: { id: string; title: string }) => [row.id, row.title]))
 }
 

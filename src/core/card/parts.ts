@@ -233,6 +233,11 @@ const isLink: Want = ({ kind }) => kind === 'link'
 /** What a card names by its id: its own steps, cues and rungs, and other cards. */
 export const linksOf = (card: Card): readonly Part[] => partsOf(card, isLink)
 
+/** Ids of the other cards that a card names, each once. */
+export const cardsNamed = (card: Card): string[] => [
+  ...new Set(linksOf(card).flatMap(({ to, value }) => (to === 'card' ? [value as string] : []))),
+]
+
 const isId: Want = ({ kind, of }) => kind === 'id' && of !== 'card'
 
 /** Ids of the parts of a card by what they name: steps, cues, rungs. */

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { isLong, titleOf } from '@/core/card'
+import { cardsNamed, isLong, titleOf } from '@/core/card'
 import { rungCard } from '@/core/ladder'
 import { cardTitles } from '@/server/cards'
 import { loadSchool } from '@/server/school'
@@ -20,8 +20,9 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function Page({ params, searchParams }: Props) {
   const [{ id }, { rung }] = await Promise.all([params, searchParams])
-  const [stored, school, titles] = await Promise.all([loadOnce(id), loadSchool(), cardTitles()])
+  const [stored, school] = await Promise.all([loadOnce(id), loadSchool()])
   if (!stored) notFound()
+  const titles = await cardTitles(cardsNamed(stored.card))
   const onRung = stored.card.ladder.some((each) => each.id === rung) ? rung : undefined
   const card = onRung === undefined ? stored.card : rungCard(stored.card, onRung)
   const Sheet = isLong(card) ? LongSheet : ReadSheet
