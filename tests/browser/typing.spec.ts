@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test'
+import { type APIRequestContext, expect, type Page } from '@playwright/test'
 import { FIRST_LOAD, firstLoad } from '../../scripts/lib/firstLoad.mjs'
 import type { Card } from '../../src/core/card'
 import { field, newCard, openBench as openAnyBench, test as base } from './helpers'
@@ -26,6 +26,16 @@ async function openBench(page: Page) {
   }).toPass()
   await page.locator(STEP).focus()
   await page.keyboard.press('End')
+}
+
+/** The bench of a new card with one step. */
+async function openOneStep(page: Page, request: APIRequestContext, name: string) {
+  const id = await newCard(request, name)
+  const { card } = (await (await request.get(`/api/cards/${id}`)).json()) as { card: Card }
+  const enter = [{ id: 's1', text: 'Bend the right knee over the ankle.', breath: 'out' }]
+  const put = await request.put(`/api/cards/${id}`, { data: { card: { ...card, enter }, from: 1 } })
+  expect(put.status()).toBe(200)
+  await openAnyBench(page, id)
 }
 
 test('a letter draws anew what it changed, not the page', async ({ page }) => {
@@ -91,12 +101,7 @@ test('the other half of a line follows while letters come, and stands as it is s
   request,
 }) => {
   // A card of its own: the tests below look where the lines of the demo’s stand.
-  const id = await newCard(request, 'Two halves')
-  const { card } = (await (await request.get(`/api/cards/${id}`)).json()) as { card: Card }
-  const enter = [{ id: 's1', text: 'Bend the right knee over the ankle.', breath: 'out' }]
-  const put = await request.put(`/api/cards/${id}`, { data: { card: { ...card, enter }, from: 1 } })
-  expect(put.status()).toBe(200)
-  await openAnyBench(page, id)
+  await openOneStep(page, request, 'Two halves')
   const other = field(page, 'enter[0].text', 'left')
   const letters = other.locator('xpath=preceding-sibling::*')
   const before = 'Bend the left knee over the ankle.'
@@ -125,12 +130,7 @@ test('a letter behind the last underline is shown by its field alone', async ({
   page,
   request,
 }) => {
-  const id = await newCard(request, 'One line')
-  const { card } = (await (await request.get(`/api/cards/${id}`)).json()) as { card: Card }
-  const enter = [{ id: 's1', text: 'Bend the right knee over the ankle.', breath: 'out' }]
-  const put = await request.put(`/api/cards/${id}`, { data: { card: { ...card, enter }, from: 1 } })
-  expect(put.status()).toBe(200)
-  await openAnyBench(page, id)
+  await openOneStep(page, request, 'One line')
   const line = field(page, 'enter[0].text', 'right')
   const letters = line.locator('xpath=preceding-sibling::*')
   await line.focus()

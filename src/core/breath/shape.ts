@@ -11,6 +11,7 @@ export interface BreathShape {
   paint: 'fill' | 'line' | 'hollow'
 }
 
+/** To two decimals, as a path is written. */
 export const round = (value: number) => Math.round(value * 100) / 100
 
 function wave(width: number, height: number): string {
