@@ -10,12 +10,14 @@ import {
   type Room,
   roomCard,
   type RoomCard,
+  type Row,
   ruleWords,
   traitWords,
   type WayOut,
   waysOut,
   askedOf,
 } from '@/core/cautions'
+import { rememberOf } from '@/core/language'
 import { plainText } from '@/core/sides'
 
 /** What is asked of the deck; it is loaded once, and each answer carries the number of its question. */
@@ -112,6 +114,11 @@ export const byOf = (cell: Cell): CellBy =>
 const nameOf = (card: Card, { id, name }: { id: string; name: string }) =>
   plainText(name, card) || titleOf(card) || id
 
+/** Cards that ask the same share their rows. */
+const seenCells = rememberOf(({ cells }: Row) =>
+  cells.map((cell): SeenCell => ({ verdict: cell.verdict, by: byOf(cell) }))
+)
+
 function seenCard(card: Card, { rungs, rows }: Judged): SeenCard {
   return {
     id: card.id,
@@ -124,9 +131,7 @@ function seenCard(card: Card, { rungs, rows }: Judged): SeenCard {
       described: rung.described,
       sure: rung.sure,
     })),
-    cells: rows.map(({ cells }) =>
-      cells.map((cell) => ({ verdict: cell.verdict, by: byOf(cell) }))
-    ),
+    cells: rows.map(seenCells),
   }
 }
 

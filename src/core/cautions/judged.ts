@@ -1,5 +1,5 @@
 import { type Card, type Caution, type PolicyRule, type School, type Verdict } from '../card'
-import { rememberWith } from '../language'
+import { rememberOf, rememberWith } from '../language'
 import { type Condition, conditionNamed, conditionsOf } from './conditions'
 import { policyOf } from './policy'
 import {
@@ -168,20 +168,24 @@ const judged = rememberWith(
   ) => judgedBy(card, { pace, conditions, policy })
 )
 
+/** The cells of a rung by condition, where a card says nothing. */
+const usualCells = rememberOf((verdicts: readonly RungVerdict[]) =>
+  verdicts.map((each): Cell => ({ ...each, usual: each.verdict, by: 'policy' }))
+)
+
 /** The verdicts of the rungs by condition, where a card says nothing. */
 const usualRows = rememberWith(
   (
     lowest: readonly RungVerdict[],
     conditions: readonly Condition[],
     ...above: readonly (readonly RungVerdict[])[]
-  ) =>
-    conditions.map((condition, at): Row => {
-      const cells = [lowest, ...above].map((verdicts): Cell => {
-        const usual = verdicts[at]!
-        return { ...usual, usual: usual.verdict, by: 'policy' }
-      })
+  ) => {
+    const byRung = [lowest, ...above].map(usualCells)
+    return conditions.map((condition, at): Row => {
+      const cells = byRung.map((all) => all[at]!)
       return { condition, cells, open: highestOpen([cells]) }
     })
+  }
 )
 
 /** The verdicts of the rungs by condition, with what is typed: the same as long as all of it is. */
