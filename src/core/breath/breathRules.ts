@@ -3,7 +3,6 @@ import {
   type Breath,
   type Card,
   type Found,
-  foundIn,
   isSpoken,
   type Pace,
   type Part,
@@ -16,7 +15,15 @@ import {
   valueAt,
   type Want,
 } from '../card'
-import { type BreathWords, packOf, remember, rememberOf, rememberWith, speechIn } from '../language'
+import {
+  type BreathWords,
+  inEach,
+  packOf,
+  remember,
+  rememberOf,
+  rememberWith,
+  speechIn,
+} from '../language'
 import { readLine, splitStep } from '../reading'
 import { repeatsOfStep } from './dose'
 import { paceOf, phaseSeconds } from './phase'
@@ -42,7 +49,7 @@ function wordsOf(card: Card): BreathWords | null {
 
 /** A rule that reads the words of a card: it says nothing in a language that has none. */
 const inWords =
-  (check: (card: Card, words: BreathWords) => Found[]): Rule['check'] =>
+  (check: (card: Card, words: BreathWords) => readonly Found[]): Rule['check'] =>
   (card) => {
     const words = wordsOf(card)
     return words ? check(card, words) : []
@@ -129,8 +136,8 @@ const foldIn = rememberWith(
   }
 )
 
-const foldOnIn = (card: Card, words: BreathWords): Found[] =>
-  foundIn(spokenLines(card), (line) => foldIn(line, words))
+const folds = inEach((line: SpokenLine, _, words: BreathWords) => foldIn(line, words))
+const foldOnIn = (card: Card, words: BreathWords) => folds(spokenLines(card), words)
 
 function turnWithoutLength(card: Card, words: BreathWords): Found[] {
   if (card.spine !== 'twist' && !stepsOf(card).some(({ step }) => words.twists(step.text)))
@@ -155,29 +162,27 @@ function turnWithoutLength(card: Card, words: BreathWords): Found[] {
   )
 }
 
-function twoMovements(card: Card, words: BreathWords): Found[] {
-  return foundIn(spokenLines(card), ({ where, text, breath }) => {
-    if (breath !== 'in' && breath !== 'out') return []
-    const all = words.movements(text)
-    const then = words.thenAt(text)
-    const [first] = all
-    const other =
-      all.find((movement) => movement.phase !== first?.phase) ??
-      (then !== null && all.some((each) => each.at < then) && all.some((each) => each.at > then)
-        ? all.find((each) => each.at > then)
-        : undefined)
-    const two = first && other ? [first.word, other.word] : words.twoLimbs(text)
-    return two
-      ? [
-          {
-            where,
-            message: SAY.breath.two(breath, two[0]!, two[1]!) + rungsOf(card, where),
-            ...ownStep(card, where),
-          },
-        ]
-      : []
-  })
-}
+/** Two things that are said with one phase. */
+const twosIn = inEach(({ where, text, breath }: SpokenLine, _, words: BreathWords) => {
+  if (breath !== 'in' && breath !== 'out') return []
+  const all = words.movements(text)
+  const then = words.thenAt(text)
+  const [first] = all
+  const other =
+    all.find((movement) => movement.phase !== first?.phase) ??
+    (then !== null && all.some((each) => each.at < then) && all.some((each) => each.at > then)
+      ? all.find((each) => each.at > then)
+      : undefined)
+  const two = first && other ? [first.word, other.word] : words.twoLimbs(text)
+  return two ? [{ where, message: SAY.breath.two(breath, two[0]!, two[1]!) }] : []
+})
+
+const twoMovements = (card: Card, words: BreathWords): Found[] =>
+  twosIn(spokenLines(card), words).map(({ where, message }) => ({
+    where,
+    message: message + rungsOf(card, where),
+    ...ownStep(card, where),
+  }))
 
 /** Gives the second thing of a step a step of its own, where it is understood where that begins. */
 function ownStep(card: Card, where: string): Pick<Found, 'fix'> {
@@ -193,29 +198,36 @@ function rungsOf(card: Card, where: string): string {
 
 const isHold: Want = ({ key }) => key === 'holdIn' || key === 'holdOut'
 
+const heldIn = inEach(({ breath, breathAt }: SpokenLine) =>
+  breath === 'hold-in' || breath === 'hold-out'
+    ? [
+        {
+          where: breathAt,
+          message: SAY.breath.held,
+          fix: { label: SAY.breath.makeFree, patches: [{ path: breathAt, value: 'free' }] },
+        },
+      ]
+    : []
+)
+
+/** Where a line says that the breath is held. */
+const saidIn = inEach(({ path, value }: Part, _, words: BreathWords) => {
+  const told = words.holdsBreath(value as string)
+  return told ? [{ where: path, told }] : []
+})
+
 function holds(card: Card, school: School): Found[] {
   if (school.retention) return []
-  const steps = spokenLines(card).flatMap(({ breath, breathAt }) =>
-    breath === 'hold-in' || breath === 'hold-out'
-      ? [
-          {
-            where: breathAt,
-            message: SAY.breath.held,
-            fix: { label: SAY.breath.makeFree, patches: [{ path: breathAt, value: 'free' }] },
-          },
-        ]
-      : []
-  )
+  const steps = heldIn(spokenLines(card))
   const words = wordsOf(card)
   const held = new Set(steps.map(({ where }) => where))
   const isHeld = (where: string) => {
     const line = spokenLines(card).find((each) => each.where === where)
     return line !== undefined && held.has(line.breathAt)
   }
-  const said = foundIn(partsOf(card, isSpoken), ({ path: where, value }) => {
-    const told = words?.holdsBreath(value as string)
-    return told && !isHeld(where) ? [{ where, message: SAY.breath.saidHeld(told) }] : []
-  })
+  const said = (words ? saidIn(partsOf(card, isSpoken), words) : [])
+    .filter(({ where }) => !isHeld(where))
+    .map(({ where, told }) => ({ where, message: SAY.breath.saidHeld(told) }))
   const within = partsOf(card, isHold).map(({ path }) => path.replace(/\.[^.]+$/, ''))
   const paces = [...new Set(within)].map((where) => [where, valueAt(card, where) as Pace] as const)
   return [
@@ -229,8 +241,8 @@ function holds(card: Card, school: School): Found[] {
   ]
 }
 
-const countsWithoutUnit = (card: Card, words: BreathWords): Found[] =>
-  foundIn(partsOf(card, isSpoken), (part) => countIn(part, words))
+const counts = inEach((part: Part, _, words: BreathWords) => countIn(part, words))
+const countsWithoutUnit = (card: Card, words: BreathWords) => counts(partsOf(card, isSpoken), words)
 
 const countIn = rememberWith(
   ({ path: where, value }: Part, words: BreathWords): readonly Found[] => {
@@ -264,42 +276,43 @@ const fitIn = rememberWith(
   }
 )
 
+/** The lines that take longer than what they belong to. */
+const overIn = inEach((line: SpokenLine, _, pace: Pace, rate: number, language: string) => {
+  if (!line.text) return []
+  const { fit, lasts } = fitIn(line, pace, rate, language)
+  return fit.over === 0 ? [] : [{ ...line, fit, lasts }]
+})
+
 function tooLong(card: Card, school: School): Found[] {
   const speech = speechIn(card.language)
   if (!speech) return []
-  const pace = paceOf(card, school)
-  return foundIn(spokenLines(card), (line) => {
-    const { where, text, breath } = line
-    if (!text) return []
-    const { fit, lasts } = fitIn(line, pace, school.speechRate, card.language)
-    if (fit.over === 0) return []
+  const over = overIn(spokenLines(card), paceOf(card, school), school.speechRate, card.language)
+  return over.map(({ where, breath, fit, lasts }) => {
     const phaseName = phase(breath) ? SAY.breath.phaseName(breath) : SAY.breath.itsBreath
     const split = splitStep(card, where) !== null
     const cut = fit.cut ? SAY.breath.leaveOutCut(fit.cut.clause) : SAY.breath.fewer
-    return [
-      {
-        where,
-        message:
-          SAY.breath.tooLong(
-            LABELS.sheet.seconds(fit.seconds),
-            phaseName,
-            LABELS.sheet.seconds(lasts),
-            LABELS.sheet.seconds(fit.over),
-            fit.overWords,
-            split ? '' : cut
-          ) + rungsOf(card, where),
-        // What it says is kept: only words that ask for nothing may be left out.
-        ...ownStep(card, where),
-        ...(fit.cut && !split && readLine(fit.cut.clause, card.language).instructions.length === 0
-          ? {
-              fix: {
-                label: SAY.breath.leaveOut(fit.cut.clause),
-                patches: [{ path: where, value: fit.cut.left }],
-              },
-            }
-          : {}),
-      },
-    ]
+    return {
+      where,
+      message:
+        SAY.breath.tooLong(
+          LABELS.sheet.seconds(fit.seconds),
+          phaseName,
+          LABELS.sheet.seconds(lasts),
+          LABELS.sheet.seconds(fit.over),
+          fit.overWords,
+          split ? '' : cut
+        ) + rungsOf(card, where),
+      // What it says is kept: only words that ask for nothing may be left out.
+      ...ownStep(card, where),
+      ...(fit.cut && !split && readLine(fit.cut.clause, card.language).instructions.length === 0
+        ? {
+            fix: {
+              label: SAY.breath.leaveOut(fit.cut.clause),
+              patches: [{ path: where, value: fit.cut.left }],
+            },
+          }
+        : {}),
+    }
   })
 }
 

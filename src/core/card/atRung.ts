@@ -59,6 +59,7 @@ function doneAt(card: Card, rungId: string): Card {
       ...replace.map((each) => each.step),
       ...add.map((each) => each.after),
     ])
+    if (!steps.some(({ id }) => touched.has(id)) && !(first && touched.has(undefined))) return steps
     const after = (id: string | undefined) =>
       add.filter((added) => added.after === id).map((added) => added.step)
     return [

@@ -1,3 +1,4 @@
+import { inEach, remember, rememberOf } from '../language'
 import type { Card } from './card'
 import type { Marks, StepsMark } from './marks'
 import TREE from './tree.json' with { type: 'json' }
@@ -104,17 +105,23 @@ function visit(
     put({ kind, key, field, of, sided, spoken, to, unread, path, value, owners })
   } else if (node.type === 'list') {
     if (!Array.isArray(value)) return
-    for (let i = 0; i < value.length; i += 1)
-      visit(node.item, value[i], pathAt(path, i), owners, absent, put)
+    const { item } = node
+    if (isKept(item, owners, absent)) for (const part of partsOfList(item)(value, path)) put(part)
+    else
+      for (let i = 0; i < value.length; i += 1)
+        visit(item, value[i], pathAt(path, i), owners, absent, put)
   } else if (typeof value === 'object' && value !== null) {
-    const onCard = owners[0]?.of === 'card'
-    if (onCard && node.of && !absent) for (const part of keptParts(node, value, path)) put(part)
+    if (isKept(node, owners, absent)) for (const part of keptParts(node, value, path)) put(part)
     else visitFields(node, value, path, owners, absent, put)
   }
 }
 
+/** Whether the parts of what stands here serve any card: those of a step, a cue, a rung. */
+const isKept = (node: Node, owners: Part['owners'], absent: boolean): node is Group =>
+  node.type === 'group' && node.of !== null && owners[0]?.of === 'card' && !absent
+
 function visitFields(
-  node: Extract<Node, { type: 'group' }>,
+  node: Group,
   value: object,
   path: string,
   owners: Part['owners'],
@@ -134,15 +141,18 @@ function visitFields(
     )
 }
 
+type Group = Extract<Node, { type: 'group' }>
+
+/** By the tree of what is wanted of each: the parts of a list from one card to the next. */
+const partsOfList = rememberOf((item: Group) =>
+  inEach((value: object, at, path: string) => keptParts(item, value, pathAt(path, at)))
+)
+
 /** By what stands on a card, then by the tree of what is wanted. */
 const keptOf = new WeakMap<object, Map<Node, { path: string; parts: readonly Part[] }>>()
 
 /** The parts of a step, a cue, a rung: the same ones as long as that is, on whatever card. */
-function keptParts(
-  node: Extract<Node, { type: 'group' }>,
-  value: object,
-  path: string
-): readonly Part[] {
+function keptParts(node: Group, value: object, path: string): readonly Part[] {
   const mine = keptOf.get(value) ?? new Map<Node, { path: string; parts: readonly Part[] }>()
   keptOf.set(value, mine)
   const before = mine.get(node)
@@ -177,12 +187,19 @@ function walked(card: Card, want: Want, absent: boolean): Part[] {
   return parts
 }
 
-function rewritten(node: Node, value: unknown, write: (value: unknown) => unknown): unknown {
+type Write = (value: unknown) => unknown
+
+/** By who writes, and by the tree of what is wanted of each: a list as it is written anew. */
+const listWritten = rememberOf((write: Write) =>
+  rememberOf((item: Node) => inEach((value: unknown) => [rewritten(item, value, write)]))
+)
+
+function rewritten(node: Node, value: unknown, write: Write): unknown {
   if (value === undefined) return value
   if (node.type === 'leaf') return write(value)
   if (node.type === 'list') {
     const list = value as unknown[]
-    const now = list.map((each) => rewritten(node.item, each, write))
+    const now = listWritten(write)(node.item)(list)
     return now.some((each, i) => each !== list[i]) ? now : list
   }
   let copy: Record<string, unknown> | null = null
@@ -199,11 +216,11 @@ function rewritten(node: Node, value: unknown, write: (value: unknown) => unknow
 
 /**
  * The card with the wanted parts written anew; what stays as it was is shared. A part that is
- * written as undefined is taken away.
+ * written as undefined is taken away. Keep who writes: what it wrote is kept with it.
  */
 export function rewriteParts<T>(card: Card, want: Want, write: (value: T) => T | undefined): Card {
   const tree = treeOf(want)
-  return tree ? (rewritten(tree, card, write as (value: unknown) => unknown) as Card) : card
+  return tree ? (rewritten(tree, card, write as Write) as Card) : card
 }
 
 /** Words that are mirrored for the other side. */
@@ -222,8 +239,9 @@ export function formOf({ of, owners }: Part): string {
   return of === 'setUp' ? 'start' : `${of} ${id!}`
 }
 
+const leftOut = () => undefined
 /** The card with no figures on it. */
-export const undrawn = (card: Card): Card => rewriteParts(card, isFigure, () => undefined)
+export const undrawn = (card: Card): Card => rewriteParts(card, isFigure, leftOut)
 
 /** Whether any form of a card has a figure. */
 export const isDrawn = (card: Card): boolean => figuresOf(card).length > 0
@@ -273,11 +291,14 @@ const places = new WeakMap<Card, readonly StepPlace[]>()
 
 /** Every step of the card with its path, in the order in which they are done; rungs aside. */
 export function stepsOf(card: Card): readonly StepPlace[] {
-  const found =
-    places.get(card) ??
-    stepLists().flatMap(({ list }) =>
-      card[list].map((step, index) => ({ list, index, step, path: `${list}[${index}]` }))
-    )
+  const found = places.get(card) ?? stepLists().flatMap(({ list }) => placesIn(list)(card[list]))
   places.set(card, found)
   return found
 }
+
+/** The steps of a list: each the same place as long as it is the same step there. */
+const placesIn = remember((list) =>
+  inEach((step: StepPlace['step'], index): StepPlace[] => [
+    { list: list as StepList, index, step, path: pathAt(list, index) },
+  ])
+)

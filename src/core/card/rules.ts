@@ -24,7 +24,7 @@ export interface Rule {
   severity: Severity
   /** Told only of a card whose review is asked for: what is not written yet is nothing wrong. */
   whenAsked?: true
-  check: (card: Card, school: School) => Found[]
+  check: (card: Card, school: School) => readonly Found[]
   /** Of a rule that looks at the whole deck: what it finds, by the id of the card. */
   deck?: (cards: readonly Card[], school: School) => Map<string, Found[]>
 }
@@ -49,15 +49,13 @@ export function runRules(
 ): Finding[] {
   const rank: Record<Severity, number> = { stop: 0, mend: 1, note: 2 }
   const failed: string[] = []
-  const found = rules
-    .filter(({ whenAsked }) => asked || !whenAsked)
-    .flatMap((rule) =>
-      foundBy(rule, card, school, failed).map((each) => ({
-        rule: rule.id,
-        severity: school.severities[rule.id] ?? rule.severity,
-        ...each,
-      }))
-    )
+  const found: Finding[] = []
+  for (const rule of rules) {
+    if (rule.whenAsked && !asked) continue
+    const severity = school.severities[rule.id] ?? rule.severity
+    for (const each of foundBy(rule, card, school, failed))
+      found.push({ rule: rule.id, severity, ...each })
+  }
   if (failed.length > 0) found.push(unchecked(failed.join(', ')))
   return found.sort((a, b) => rank[a.severity] - rank[b.severity])
 }
@@ -88,7 +86,7 @@ export function runDeckRules(
 }
 
 /** What one rule finds. One that comes to no end with a card is told, and the others go on. */
-function foundBy(rule: Rule, card: Card, school: School, failed: string[]): Found[] {
+function foundBy(rule: Rule, card: Card, school: School, failed: string[]): readonly Found[] {
   try {
     return rule.check(card, school)
   } catch {

@@ -1,4 +1,4 @@
-import { FIGURE, namedRole, rememberOf, RULE_WORDS, SAY } from '../language'
+import { FIGURE, namedRole, rememberOf, rememberWith, RULE_WORDS, SAY } from '../language'
 import type { Card, CueMark, Found, Rule } from '../card'
 import { markShown } from './drawing/draw'
 import { markParts, MOST_MARKS } from './drawing/teaching'
@@ -21,15 +21,21 @@ export function measuredCue(
   const asked = card.alignment[index]?.measure
   const frame = asked && finalFigure(card)
   if (!asked || !frame) return null
-  const side = card.writtenFor
-  const found = measure(solved(figureLedFrom(card, frame.figure, side)), asked.name, {
-    lead: side,
-    namedBy: namedRole(card),
-  })
-  if (!found) return null
-  const off = Math.max(0, Math.abs(found.value - asked.target) - asked.tolerance)
-  return { ...found, off }
+  const { writtenFor: lead } = card
+  return readOff(asked, figureLedFrom(card, frame.figure, lead), lead, namedRole(card))
 }
+
+const readOff = rememberWith(
+  (
+    { name, target, tolerance }: NonNullable<Card['alignment'][number]['measure']>,
+    figure: Figure,
+    lead: MeasureContext['lead'],
+    namedBy: MeasureContext['namedBy']
+  ) => {
+    const found = measure(solved(figure), name, { lead, namedBy })
+    return found && { ...found, off: Math.max(0, Math.abs(found.value - target) - tolerance) }
+  }
+)
 
 function brokenCues(card: Card): Found[] {
   if (!card.alignment.some((cue) => cue.measure)) return []

@@ -166,7 +166,11 @@ export function finalPlace(card: Card): string {
 export function finalFigure(card: Card, rungId?: string): Keyframe | null {
   const { frames } = keyframesOf(card)
   const own = rungId !== undefined && frames.find((frame) => frame.id === `rung ${rungId}`)
-  if (own) return own
+  return own || describedFigure(card)
+}
+
+const describedFigure = rememberOf((card: Card): Keyframe | null => {
+  const { frames } = keyframesOf(card)
   const place = finalPlace(card)
   const steps = frames.filter((frame) => frame.where.startsWith('enter['))
   return (
@@ -175,7 +179,7 @@ export function finalFigure(card: Card, rungId?: string): Keyframe | null {
     frames.find((frame) => frame.id === 'start') ??
     null
   )
-}
+})
 
 /** A figure of a card as it is when the pose is led from `side`. */
 export function figureLedFrom(

@@ -22,7 +22,7 @@ import {
   supportCorners,
   USUAL_STATURE,
 } from '../figure'
-import { remember, rememberOf } from '../language'
+import { inEach, remember, rememberOf } from '../language'
 import { partsIn, readLine } from '../reading'
 import { type Motion, motionsOf, NORMS } from './motions'
 import { rungForm } from './rungForm'
@@ -383,10 +383,10 @@ function worked(
 }
 
 /** Whether the steps of a card close the eyes. */
-const closesEyes = ({ enter, language }: Card): boolean => {
-  const closing = closingIn(language)
-  return enter.some(closing)
-}
+const closesEyes = ({ enter, language }: Card): boolean => closing(enter, language).length > 0
+const closing = inEach((step: Step, _, language: string) =>
+  closingIn(language)(step) ? [step] : []
+)
 const closingIn = remember((language) =>
   rememberOf(
     ({ text }: Step) =>

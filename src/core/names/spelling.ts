@@ -85,7 +85,7 @@ const SEATED = /āsana$/
  * misspelt, and not surely.
  * @example nearMisses('matsendrāsana')[0]!.offered // 'matsyendrāsana'
  */
-export function nearMisses(name: string): Misspelling[] {
+export const nearMisses = remember((name): readonly Misspelling[] => {
   const whole = name.normalize('NFC')
   const told = new Set(misspellings(name).map(({ at }) => at))
   return [...whole.matchAll(/[\p{L}\p{M}’'-]+/gu)].flatMap((match): Misspelling[] => {
@@ -103,4 +103,4 @@ export function nearMisses(name: string): Misspelling[] {
       ? [{ word, at: match.index, offered: asCased(near[0]!, word), unmarked: false }]
       : []
   })
-}
+})

@@ -10,7 +10,7 @@ import {
   rememberWith,
 } from '../language'
 import { type SidedLine, sidedLines } from '../sides'
-import { knownOf, NOTHING_KNOWN, settledAfter } from './settle'
+import { type Known, knownOf, NOTHING_KNOWN, settledAfter } from './settle'
 
 const NOT_READ: LineRead = { instructions: [], notUnderstood: [] }
 
@@ -70,6 +70,16 @@ const lineOf = rememberWith(
   }
 )
 
+/** A line as it is read after what is known before it, and what is known after it. */
+const readAfter = rememberWith((line: SidedLine, known: Known, language: string) => {
+  const told = read(line.text, language)
+  const now = settledAfter(known)(told.instructions)
+  return {
+    read: lineOf(line, told, now.settled),
+    after: line.field === 'alignment' ? now.afterCue() : now.after,
+  }
+})
+
 /**
  * The set-up, the steps and the cues of a card, read in order: relative words are settled by
  * what the side is named by and by the lines before.
@@ -82,10 +92,9 @@ export const readCard = rememberOf((card: Card): readonly ReadLine[] => {
     if (place >= 0) byPlace[place]!.push(line)
   }
   return byPlace.flat().map((line) => {
-    const told = read(line.text, card.language)
-    const now = settledAfter(known)(told.instructions)
-    known = line.field === 'alignment' ? now.afterCue() : now.after
-    return lineOf(line, told, now.settled)
+    const { read, after } = readAfter(line, known, card.language)
+    known = after
+    return read
   })
 })
 

@@ -2,7 +2,6 @@ import {
   type Card,
   type Cue,
   type Found,
-  foundIn,
   otherSide,
   REGIONS,
   type Rule,
@@ -12,10 +11,12 @@ import {
 import { type Figure, isOfProp, keyframesOf, showsProp } from '../figure'
 import {
   type BodyPart,
+  inEach,
   IN_THE_MIDDLE,
   type Instruction,
   type Reader,
   readerOf,
+  rememberWith,
   type RULE_WORDS,
   SAY,
   type Way,
@@ -36,6 +37,9 @@ const reading =
     readerOf(card.language) ? check(card, school) : []
 
 const cues = (card: Card) => readCard(card).filter(({ field }) => field === 'alignment')
+
+/** Which of its list a line is of. */
+const indexIn = (where: string) => Number(/\[(\d+)\]/.exec(where)![1])
 
 // Steps
 
@@ -83,13 +87,24 @@ const movedProp = ({ prop }: Instruction) => (prop && prop !== 'strap' ? prop : 
 
 function stillBusy(card: Card): Found[] {
   const { kept } = bothForms(card)
-  const before = new Map(kept.map((form, i) => [form.where, kept[i - 1]]))
-  return foundIn(stepLines(card), ({ where, instructions, text }) => {
+  // The first form is that of the start: the one before a step has the step's own number.
+  return stepLines(card).flatMap((line, i) =>
+    busyIn(line, kept[i]!, card.setUp.props, card.language)
+  )
+}
+
+const busyIn = rememberWith(
+  (
+    { where, instructions, text }: ReadLine,
+    before: Form,
+    props: readonly string[],
+    language: string
+  ): readonly Found[] => {
     const uses = (n: Instruction) => (USES.has(n.action) && oneSide(n.side)) || movedProp(n)
-    const figure = instructions.some(uses) && before.get(where)?.figure
-    if (!figure) return []
-    const names = propsIn(text, card.language)
-    const hops = readerOf(card.language)!.hops(text)
+    if (!instructions.some(uses)) return []
+    const { figure } = before
+    const names = propsIn(text, language)
+    const hops = readerOf(language)!.hops(text)
     const found: Found[] = []
     for (const n of instructions) {
       const limb = limbOf(n.part)
@@ -115,14 +130,14 @@ function stillBusy(card: Card): Found[] {
       if (!prop) continue
       const used = figure.contacts.find(({ on }) => isOfProp(on, prop))
       const many =
-        card.setUp.props.filter((each) => propsIn(each, card.language).includes(prop)).length > 1 ||
-        card.setUp.props.some((each) => readerOf(card.language)!.several(each, prop))
+        props.filter((each) => propsIn(each, language).includes(prop)).length > 1 ||
+        props.some((each) => readerOf(language)!.several(each, prop))
       if (used && !many && !used.part.includes(n.part))
         found.push({ where, message: SAY.sense.propBusy(prop, used.part) })
     }
     return found.slice(0, 1)
-  })
-}
+  }
+)
 
 /** Whether a way out says something of a limb or a prop that was not understood. */
 function untold(card: Card, about: RegExp): boolean {
@@ -206,19 +221,21 @@ function takenBack(card: Card): Found[] {
   return found.slice(0, 2).map((message) => ({ where, message }))
 }
 
+/** Whether a line asks the body for nothing. */
+const isStill = ({ instructions, minds }: ReadLine) =>
+  instructions.length > 0
+    ? instructions.every(
+        (n) => n.keeps === true || (n.action === 'stay' && n.part === 'whole body')
+      )
+    : minds === true
+const stillLines = inEach((line: ReadLine) => (isStill(line) ? [line] : []))
+
 function doesNothing(card: Card): Found[] {
-  return card.enter.flatMap((step, i) => {
-    if (i === card.enter.length - 1 || (step.breath !== 'in' && step.breath !== 'out')) return []
-    const where = `enter[${i}].text`
-    const line = lineAt(card).get(where)
-    if (!line) return []
-    const still =
-      line.instructions.length > 0
-        ? line.instructions.every(
-            (n) => n.keeps === true || (n.action === 'stay' && n.part === 'whole body')
-          )
-        : line.minds === true
-    return still ? [{ where, message: SAY.sense.nothing }] : []
+  return stillLines(stepLines(card)).flatMap(({ field, where }) => {
+    const at = indexIn(where)
+    if (field !== 'enter' || at === card.enter.length - 1) return []
+    const { breath } = card.enter[at]!
+    return breath === 'in' || breath === 'out' ? [{ where, message: SAY.sense.nothing }] : []
   })
 }
 
@@ -235,19 +252,26 @@ function propsNamed(card: Card): Found[] {
   // What only a rung uses is in the list of that rung, and a note may speak of it.
   const ofRungs = new Set([...listed, ...card.ladder.flatMap((rung) => rung.props.flatMap(props))])
   const told = new Set<string>()
+  const named = propsOfLines(readCard(card), card.language)
+  const ofNote = ({ where }: { where: string }) => where === 'setUp.note'
   // The note last: what a step names as well is told of the step.
-  const ofNote = ({ where }: ReadLine) => Number(where === 'setUp.note')
-  const lines = readCard(card).toSorted((a, b) => ofNote(a) - ofNote(b))
-  return foundIn(lines, ({ where, text }) => {
-    if (where === 'setUp.place') return []
-    const have = where === 'setUp.note' ? ofRungs : listed
-    return props(text).flatMap((prop) => {
-      if (have.has(prop) || told.has(prop)) return []
+  return [...named.filter((each) => !ofNote(each)), ...named.filter(ofNote)].flatMap(
+    ({ where, prop }) => {
+      const have = where === 'setUp.note' ? ofRungs : listed
+      if (where === 'setUp.place' || have.has(prop) || told.has(prop)) return []
       told.add(prop)
       return [notListed(where, prop, 'setUp.props', setUp.props)]
-    })
-  })
+    }
+  )
 }
+
+/** The props that lines name. */
+const namedProps = () =>
+  inEach(({ where, text }: { where: string; text: string }, _, language: string) =>
+    propsIn(text, language).map((prop) => ({ where, prop }))
+  )
+const propsOfLines = namedProps()
+const propsOfRungs = namedProps()
 
 const notListed = (where: string, prop: string, path: string, list: readonly string[]): Found => ({
   where,
@@ -262,18 +286,18 @@ const notListed = (where: string, prop: string, path: string, list: readonly str
 function rungPropsNamed(card: Card): Found[] {
   const props = propsOf(card)
   const { setUp } = card
-  const lines = sidedLines(card).filter(({ field }) => field === 'ladder')
+  const named = propsOfRungs(sidedLines(card), card.language).filter(({ where }) =>
+    /^ladder\[\d+\]\.(?:steps|cues)\./.test(where)
+  )
   return card.ladder.flatMap((rung, i) => {
+    const mine = named.filter(({ where }) => indexIn(where) === i)
+    if (mine.length === 0) return []
     const own = rung.props.length > 0 ? rung.props : setUp.props
     const have = new Set([...own, setUp.place].flatMap(props))
-    return lines.flatMap(({ where, text }) => {
-      if (!where.startsWith(`ladder[${i}].steps.`) && !where.startsWith(`ladder[${i}].cues.`))
-        return []
-      return props(text).flatMap((prop) => {
-        if (have.has(prop)) return []
-        have.add(prop)
-        return [notListed(where, prop, `ladder[${i}].props`, own)]
-      })
+    return mine.flatMap(({ where, prop }) => {
+      if (have.has(prop)) return []
+      have.add(prop)
+      return [notListed(where, prop, `ladder[${i}].props`, own)]
     })
   })
 }
@@ -305,10 +329,14 @@ function propsUsed(card: Card): Found[] {
 
 // Cues
 
-function whichSide(card: Card): Found[] {
-  if (card.sides === 'even') return []
-  const reader = readerOf(card.language)!
-  return [...stepLines(card), ...cues(card)].flatMap(({ where, text, instructions }) => {
+const whichSide = (card: Card): readonly Found[] =>
+  card.sides === 'even'
+    ? []
+    : unsidedIn([...stepLines(card), ...cues(card)], card.writtenFor, card.language)
+
+const unsidedIn = inEach(
+  ({ where, text, instructions }: ReadLine, _, side: Side, language: string): readonly Found[] => {
+    const reader = readerOf(language)!
     const n = instructions.find(
       (each) =>
         each.side === null &&
@@ -321,7 +349,6 @@ function whichSide(card: Card): Found[] {
     const words = text.slice(n.from, n.until)
     // A hand that is meant and not named, or two parts that come together.
     if (!words.toLowerCase().includes(n.word) || n.ways.includes('together')) return []
-    const side = card.writtenFor
     const named = reader.withSide(words, n.word, side)
     // What names any limb stands before it; “a leg length” after it does not.
     if (reader.anySide.test(words.slice(0, words.toLowerCase().indexOf(n.word) + n.word.length)))
@@ -342,8 +369,8 @@ function whichSide(card: Card): Found[] {
           : {}),
       },
     ]
-  })
-}
+  }
+)
 
 const OPPOSITE_WAYS: [Way, Way][] = [
   ['up', 'down'],
@@ -384,7 +411,7 @@ const asks = ({ instructions }: ReadLine) =>
 function askedOpposite(card: Card): Found[] {
   const all = cues(card)
   const reader = readerOf(card.language)!
-  const onOne = (i: number) => card.alignment[Number(/\[(\d+)\]/.exec(all[i]!.where)![1])]!.on
+  const onOne = (i: number) => card.alignment[indexIn(all[i]!.where)]!.on
   return all.flatMap((line, i) => {
     const before = all.findIndex(
       (other, k) =>

@@ -49,17 +49,19 @@ function apartFrom(told: readonly Instruction[], kept: Figure): string[] {
   return told.flatMap((n, i) => {
     const { side, part } = n
     const one = AT[part]
-    if (!one || !oneSide(side) || n.keeps || n.places.length === 0) return []
+    if (n.places.length === 0 || !one || !oneSide(side) || n.keeps) return []
     // What is moved again by a later step is elsewhere by then.
-    const movedBy = (later: Instruction, at: number) =>
-      at > i && limbOf(later.part) === limbOf(part) && later.side !== otherSide(side)
-    if (told.some(movedBy)) return []
+    const moved = () =>
+      told.some(
+        (later, at) =>
+          at > i && limbOf(later.part) === limbOf(part) && later.side !== otherSide(side)
+      )
     return n.places.flatMap((place) => {
       const two = place.part && AT[place.part]
       const of = place.side
       if (!two || !oneSide(of) || (two === one && of === side)) return []
       const own = away(side, one, of, two)
-      if (own < FAR) return []
+      if (own < FAR || moved()) return []
       const [limb, goal] = [otherSide(side), otherSide(of)]
       if (away(limb, one, of, two) < BESIDE)
         return say.beside(sided(side, n.word), sided(of, place.word), sided(limb, n.word))

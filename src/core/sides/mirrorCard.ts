@@ -1,10 +1,16 @@
 import { type Card, isSided, type On, rewriteParts, type Side } from '../card'
-import { packOf, type SideOptions } from '../language'
+import { packOf, rememberIn, type SideOptions, type Turning } from '../language'
 import { mirrorText } from './mirrorText'
 
 /** Rewrites every wording of a card that can hold side words; names and notes stay. */
 export const rewriteSided = (card: Card, rewrite: (text: string) => string): Card =>
   rewriteParts(card, isSided, rewrite)
+
+/** Who mirrors lines of a language: one for each, so that a line that was mirrored serves again. */
+const mirrorIn = rememberIn((turning, language) => {
+  const options = turning ? { language, turning: turning as Turning } : { language }
+  return (text: string) => mirrorText(text, options)
+})
 
 /**
  * The same card with its wording written for `side`: nothing it says changes.
@@ -12,8 +18,8 @@ export const rewriteSided = (card: Card, rewrite: (text: string) => string): Car
  */
 export function writeFor(card: Card, side: Side, options?: SideOptions): Card {
   if (card.sides === 'even' || card.writtenFor === side || !packOf(card.language)) return card
-  const all = { ...options, language: card.language }
-  return { ...rewriteSided(card, (text) => mirrorText(text, all)), writtenFor: side }
+  const mirror = mirrorIn(options?.turning ?? '', card.language)
+  return { ...rewriteSided(card, mirror), writtenFor: side }
 }
 
 /** Whether a part marked `on` belongs to the pass led from `side`. */

@@ -11,6 +11,7 @@ import {
   type Side,
 } from '../card'
 import {
+  inEach,
   type Lexicon,
   packOf,
   type RelativeKind,
@@ -31,14 +32,15 @@ import {
 } from './slips'
 import { type SidedLine, sidedLines } from './sidedLines'
 
-type Check = (card: Card, lexicon: Lexicon) => Found[]
+type Check = (card: Card, lexicon: Lexicon) => readonly Found[]
 
 /** What is found line by line: in a line that stays as it is, it is found once. */
 function inLines(check: (line: SidedLine, lexicon: Lexicon) => Found[]): Check {
   const foundWith = rememberOf((lexicon: Lexicon) =>
     rememberOf((line: SidedLine) => check(line, lexicon))
   )
-  return (card, lexicon) => foundIn(sidedLines(card), foundWith(lexicon))
+  const found = inEach((line: SidedLine, _, lexicon: Lexicon) => foundWith(lexicon)(line))
+  return (card, lexicon) => found(sidedLines(card), lexicon)
 }
 
 const unsureWords = inLines(({ where, text }, lexicon) =>
@@ -68,15 +70,23 @@ const suspects = inLines(({ where, text, place, condition }, lexicon) =>
     })
 )
 
+const linesThatTell = inEach((line: SidedLine, _, lexicon: Lexicon) =>
+  lexicon.tellsSwap(line.text) ? [line] : []
+)
+
+const swapsIn = inEach(({ where, text, field }: SidedLine, _, lexicon: Lexicon) => {
+  if (field !== 'setUp' && field !== 'enter' && field !== 'alignment') return []
+  const swap = lexicon.silentSwap(text)
+  return swap ? [{ where, swap }] : []
+})
+
 /** Where a limb crosses the other way without a side word, and nothing on the card tells so. */
 function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
   const lines = sidedLines(card)
-  if (lines.some(({ text }) => lexicon.tellsSwap(text))) return []
+  if (linesThatTell(lines, lexicon).length > 0) return []
   const asked = new Set<string>()
-  return foundIn(lines, ({ where, text, field }) => {
-    if (field !== 'setUp' && field !== 'enter' && field !== 'alignment') return []
-    const swap = lexicon.silentSwap(text)
-    if (!swap || asked.has(swap.say)) return []
+  return foundIn(swapsIn(lines, lexicon), ({ where, swap }) => {
+    if (asked.has(swap.say)) return []
     asked.add(swap.say)
     const cue = {
       id: freshId(
@@ -145,14 +155,21 @@ const NOTHING_YET: Record<RelativeKind, string> = {
   other: SAY.sides.noLimb,
 }
 
+/** What a line names by what it is to the other, and which of them it sets for what follows. */
+const heardIn = rememberWith(({ text }: SidedLine, lexicon: Lexicon) => ({
+  relatives: lexicon.relatives(text),
+  sets: lexicon.sets(text),
+}))
+
 /** The relative words of a card that nothing before them sets, in the order in which it is heard. */
 const relativeWords = rememberWith((card: Card, lexicon: Lexicon) => {
   const set = new Set<RelativeKind>()
   if (card.base === 'side-lying') set.add('top-bottom')
   const named = card.sideNamedBy
   const found: (Found & { kind: RelativeKind })[] = []
-  const tell = ({ where, text }: SidedLine, fresh: Set<RelativeKind>) => {
-    for (const { kind, words, at } of lexicon.relatives(text))
+  const tell = (line: SidedLine, fresh: Set<RelativeKind>) => {
+    const { where, text } = line
+    for (const { kind, words, at } of heardIn(line, lexicon).relatives)
       // What the line itself has set before counts, too.
       if (!fresh.has(kind) && !lexicon.sets(text.slice(0, at)).has(kind))
         found.push({
@@ -165,7 +182,7 @@ const relativeWords = rememberWith((card: Card, lexicon: Lexicon) => {
   const first = lines.filter(({ where, field }) => field === 'enter' || where === 'setUp.place')
   for (const line of first) {
     tell(line, set)
-    for (const kind of lexicon.sets(line.text)) set.add(kind)
+    for (const kind of heardIn(line, lexicon).sets) set.add(kind)
   }
   // What stands after the way in may lean on all of it, and on what the side is named by.
   const after = new Set(set)
@@ -173,9 +190,9 @@ const relativeWords = rememberWith((card: Card, lexicon: Lexicon) => {
   if (card.sides === 'sided' && first.length > 0) after.add('other')
   for (const line of lines) {
     if (line.field !== 'alignment' && line.field !== 'exit' && line.field !== 'otherWay') continue
-    const own = new Set([...after, ...lexicon.sets(line.text)])
-    tell(line, own)
-    if (line.field === 'exit') for (const kind of lexicon.sets(line.text)) after.add(kind)
+    const { sets } = heardIn(line, lexicon)
+    tell(line, new Set([...after, ...sets]))
+    if (line.field === 'exit') for (const kind of sets) after.add(kind)
   }
   return found
 })
@@ -201,10 +218,11 @@ const hintsIn = rememberWith(
     LED.test(where) ? lexicon.leadHints(text, named).map((hint) => ({ where, text, ...hint })) : []
 )
 
-const leadHints = (card: Card, lexicon: Lexicon): Hint[] =>
-  card.sideNamedBy
-    ? foundIn(sidedLines(card), (line) => hintsIn(line, lexicon, card.sideNamedBy))
-    : []
+const allHints = inEach((line: SidedLine, _, lexicon: Lexicon, named: string) =>
+  hintsIn(line, lexicon, named)
+)
+const leadHints = (card: Card, lexicon: Lexicon): readonly Hint[] =>
+  card.sideNamedBy ? allHints(sidedLines(card), lexicon, card.sideNamedBy) : []
 
 /** Which side the wording of a card leads, by most of what it says; null when it does not tell. */
 function ledByText(card: Card, hints: readonly Hint[]): Side | null {
@@ -232,7 +250,7 @@ function leadDisagrees(card: Card, lexicon: Lexicon): Found[] {
   ]
 }
 
-function slips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
+function slips(card: Card, lexicon: Lexicon, truths: Truths): readonly Found[] {
   const hints = leadHints(card, lexicon)
   const led = ledByText(card, hints)
   // A card that leads the other side as a whole is told once, not line by line.

@@ -1,5 +1,5 @@
-import { type Card, type Caution, foundIn, isSided, type Part, partsOf } from '../card'
-import { type LineContext, rememberOf } from '../language'
+import { type Card, type Caution, isSided, type Part, partsOf } from '../card'
+import { inEach, type LineContext, rememberOf } from '../language'
 
 /** A wording of a card that is mirrored. */
 export interface SidedLine extends LineContext {
@@ -35,5 +35,6 @@ const lineOf = rememberOf((part: Part): readonly SidedLine[] => {
 
 /** Every wording of a card that is mirrored, with its path. */
 export const sidedLines = rememberOf((card: Card): readonly SidedLine[] =>
-  foundIn(partsOf(card, isSided), lineOf)
+  lines(partsOf(card, isSided))
 )
+const lines = inEach(lineOf)

@@ -1,5 +1,6 @@
-import { type Card, type Cue, type Found, foundIn, otherSide, type Side, valueAt } from '../card'
+import { type Card, type Cue, type Found, otherSide, type Side, valueAt } from '../card'
 import {
+  inEach,
   type Lexicon,
   type Pose,
   rememberWith,
@@ -101,6 +102,9 @@ const claimsIn = rememberWith(
   }
 )
 
+const allClaims = inEach((line: SidedLine, _, ...by: LineBy) => claimsIn(line, ...by))
+type LineBy = Parameters<typeof claimsIn> extends [unknown, ...infer By] ? By : never
+
 const LEAD_VOTES = 2
 const FIGURE_VOTES = 3
 
@@ -193,9 +197,7 @@ function told({ line, word }: Claim, { anchor, side, by }: Settled): Found {
 export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
   const lead = lexicon.namedRole(card.sideNamedBy)
   const found: Found[] = []
-  const all = foundIn(sidedLines(card), (line) =>
-    claimsIn(line, lexicon, card.spine, card.base, lead)
-  )
+  const all = allClaims(sidedLines(card), lexicon, card.spine, card.base, lead)
   // The other way of a twist turns the trunk, not the legs.
   const claims = all.filter(({ line }) => line.field !== 'otherWay')
   const settled = settle(card, lead, truths, claims)
@@ -324,8 +326,8 @@ export function wholeMend(slip: Found, card: Card, lexicon: Lexicon): Found {
 }
 
 /** Two side words of one line that cannot both be right. */
-export const pairSlips = (card: Card, lexicon: Lexicon): Found[] =>
-  foundIn(sidedLines(card), (line) => pairSlipsIn(line, lexicon, card.base, card.spine))
+export const pairSlips = (card: Card, lexicon: Lexicon): readonly Found[] =>
+  allPairSlips(sidedLines(card), lexicon, card.base, card.spine)
 
 const pairSlipsIn = rememberWith(
   (
@@ -341,4 +343,9 @@ const pairSlipsIn = rememberWith(
           where,
           message: must === 'same' ? SAY.sides.pairSame(words) : SAY.sides.pairDiffers(words),
         }))
+)
+
+const allPairSlips = inEach(
+  (line: SidedLine, _, lexicon: Lexicon, base: Card['base'], spine: Card['spine']) =>
+    pairSlipsIn(line, lexicon, base, spine)
 )
