@@ -11,6 +11,7 @@ import {
   type School,
   stepLists,
   type StepPlace,
+  stepsIn,
   stepsOf,
   valueAt,
   type Want,
@@ -57,10 +58,8 @@ const inWords =
 
 type Place = StepPlace
 
-const listsOf = (card: Card): Place[][] => {
-  const all = stepsOf(card)
-  return stepLists().map(({ list }) => all.filter((place) => place.list === list))
-}
+const listsOf = (card: Card): (readonly Place[])[] =>
+  stepLists().map(({ list }) => stepsIn(card, list))
 
 const across = (breath: 'in' | 'out'): 'in' | 'out' => (breath === 'in' ? 'out' : 'in')
 const phase = (breath: Breath): 'in' | 'out' | null =>
@@ -139,9 +138,12 @@ const foldIn = rememberWith(
 const folds = inEach((line: SpokenLine, _, words: BreathWords) => foldIn(line, words))
 const foldOnIn = (card: Card, words: BreathWords) => folds(spokenLines(card), words)
 
+const twistsIn = inEach((place: Place, _, words: BreathWords) =>
+  words.twists(place.step.text) ? [place] : []
+)
+
 function turnWithoutLength(card: Card, words: BreathWords): Found[] {
-  if (card.spine !== 'twist' && !stepsOf(card).some(({ step }) => words.twists(step.text)))
-    return []
+  if (card.spine !== 'twist' && twistsIn(stepsOf(card), words).length === 0) return []
   return listsOf(card).flatMap((list) =>
     list.flatMap(({ step, index, path: where }): Found[] => {
       if (list[0]!.list === 'exit') return []

@@ -14,8 +14,8 @@ function changed(step: Step, { steps: change }: Rung): Step[] {
 }
 
 /** The cues of a rung, from the ground up: one that is added stands after those of its region. */
-function cuesOn(cues: readonly Cue[], { cues: change }: Rung): Cue[] {
-  if (!change) return [...cues]
+function cuesOn(cues: Cue[], { cues: change }: Rung): Cue[] {
+  if (!change) return cues
   const kept = cues
     .filter(({ id }) => !change.omit.includes(id))
     .map((cue) => {
@@ -62,12 +62,11 @@ function doneAt(card: Card, rungId: string): Card {
     if (!steps.some(({ id }) => touched.has(id)) && !(first && touched.has(undefined))) return steps
     const after = (id: string | undefined) =>
       add.filter((added) => added.after === id).map((added) => added.step)
-    return [
-      ...(first ? after(undefined) : []),
-      ...steps.flatMap((step) =>
-        touched.has(step.id) ? [...changed(step, rung), ...after(step.id)] : step
-      ),
-    ]
+    const done = first ? after(undefined) : []
+    for (const step of steps)
+      if (touched.has(step.id)) done.push(...changed(step, rung), ...after(step.id))
+      else done.push(step)
+    return done
   }
   const { pace, ...stay } = rung.stay ?? card.stay
   const ownPace = pace ?? card.stay.pace

@@ -1,8 +1,8 @@
 import type { Card, Rung } from './card'
-import { packOf, RULE_WORDS, SAY } from '../language'
+import { inEach, packOf, RULE_WORDS, SAY } from '../language'
 import type { Found, Rule } from './rules'
 import { completeness, SECTIONS } from './sections'
-import { idsOf, linksOf } from './parts'
+import { idsOf, linksOf, type Part } from './parts'
 
 const completenessRules: Rule[] = SECTIONS.map(({ id, title }) => ({
   id: `card/${id}-complete`,
@@ -19,10 +19,14 @@ const USUAL_GAP = { least: 0.75, most: 6 }
 
 const NAMED = { step: 'steps', cue: 'cues', rung: 'rungs' } as const
 
+/** What links name them by: `step s3`. */
+const named = inEach(({ of, value, path }: Part) => [
+  { of, value, path, key: `${of} ${value as string}` },
+])
+
 function doubles(card: Card): Found[] {
   const seen = new Set<string>()
-  return idsOf(card).flatMap(({ of, value, path }) => {
-    const key = `${of} ${value as string}`
+  return named(idsOf(card)).flatMap(({ of, value, path, key }) => {
     if (!seen.has(key)) {
       seen.add(key)
       return []
@@ -39,7 +43,7 @@ function doubles(card: Card): Found[] {
 
 /** Links inside the card that lead nowhere. */
 function deadLinks(card: Card): Found[] {
-  const ids = new Set(idsOf(card).map(({ of, value }) => `${of} ${value as string}`))
+  const ids = new Set(named(idsOf(card)).map(({ key }) => key))
   return linksOf(card).flatMap(({ to, value, path, owners }) => {
     if (to === 'card' || ids.has(`${to} ${value as string}`)) return []
     const rung = owners.find((owner) => owner.of === 'rung')?.value as Rung | undefined

@@ -289,14 +289,17 @@ export interface StepPlace {
 
 const places = new WeakMap<Card, readonly StepPlace[]>()
 
+/** The steps of a list with their paths: each the same place as long as it is the same step. */
+export const stepsIn = (card: Card, list: StepList): readonly StepPlace[] =>
+  placesIn(list)(card[list])
+
 /** Every step of the card with its path, in the order in which they are done; rungs aside. */
 export function stepsOf(card: Card): readonly StepPlace[] {
-  const found = places.get(card) ?? stepLists().flatMap(({ list }) => placesIn(list)(card[list]))
+  const found = places.get(card) ?? stepLists().flatMap(({ list }) => stepsIn(card, list))
   places.set(card, found)
   return found
 }
 
-/** The steps of a list: each the same place as long as it is the same step there. */
 const placesIn = remember((list) =>
   inEach((step: StepPlace['step'], index): StepPlace[] => [
     { list: list as StepList, index, step, path: pathAt(list, index) },

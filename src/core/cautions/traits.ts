@@ -3,6 +3,7 @@ import {
   atRung,
   type Card,
   DEFAULT_SCHOOL,
+  type Rung,
   type School,
   type Trait,
   TRAIT_NAMES,
@@ -21,6 +22,7 @@ import {
   type Solved,
   USUAL_STATURE,
 } from '../figure'
+import { rememberWith } from '../language'
 import { demandOf, heldSeconds, motionsOf, mostOf, rungForm } from '../ladder'
 
 /** What a form asks of the body, by trait; a trait that is not there is 0. */
@@ -220,25 +222,40 @@ export function traitsOf(
     : card.traits
         .filter(({ rung }) => rung === undefined || rung === rungId)
         .toSorted((a, b) => Number(a.rung !== undefined) - Number(b.rung !== undefined))
-  const byHand = Object.fromEntries(set.map(({ trait, value }) => [trait, value]))
-  const known = told
-    ? ALL_TRAITS
-    : set.length === 0
-      ? WITHOUT_FORM
-      : new Set<Trait>([...WITHOUT_FORM, ...set.map(({ trait }) => trait)])
-  return {
-    id: rungId,
-    sure: told,
-    known,
-    traits: {
-      ...NOTHING,
-      ...form,
-      ...byHand,
-      'breath held': heldBreath(done, school),
-      stay: heldSeconds(done, school),
-    },
-  }
+  return traitsBy(
+    card.ladder.find(({ id }) => id === rungId)!,
+    form,
+    told,
+    heldBreath(done, school),
+    heldSeconds(done, school),
+    ...set
+  )
 }
+
+/** All that is known of what a rung asks: the same as long as all that tells it is. */
+const traitsBy = rememberWith(
+  (
+    { id }: Rung,
+    form: Omit<Traits, 'breath held' | 'stay'> | undefined | null,
+    sure: boolean,
+    held: number,
+    stay: number,
+    ...set: Card['traits']
+  ): RungTraits => {
+    const byHand = Object.fromEntries(set.map(({ trait, value }) => [trait, value]))
+    const known = sure
+      ? ALL_TRAITS
+      : set.length === 0
+        ? WITHOUT_FORM
+        : new Set<Trait>([...WITHOUT_FORM, ...set.map(({ trait }) => trait)])
+    return {
+      id,
+      sure,
+      known,
+      traits: { ...NOTHING, ...form, ...byHand, 'breath held': held, stay },
+    }
+  }
+)
 
 /** A trait in words: `head below heart 23 cm`. */
 export const traitWords = (trait: Trait, value: number): string => {

@@ -7,7 +7,7 @@ import {
   TRAITS,
   type Verdict,
 } from '../card'
-import { keeping, SAY_CAUTIONS } from '../language'
+import { keeping, rememberWith, SAY_CAUTIONS } from '../language'
 import type { Condition } from './conditions'
 import { ASK_ANYWAY, DEFAULT_POLICY, rulesAbout } from './policy'
 import { type RungTraits, traitsOf, traitWords, WITHOUT_FORM } from './traits'
@@ -96,25 +96,27 @@ const rows = new WeakMap<readonly PolicyRule[], WeakMap<object, Rows>>()
  * The verdicts of all conditions on one rung, in their order. A rung that asks the same as one
  * before has the same.
  */
-export function verdictsOf(
-  rung: RungTraits,
-  conditions: readonly Condition[],
-  policy: readonly PolicyRule[]
-): readonly RungVerdict[] {
-  const byList = rows.get(policy) ?? new WeakMap<object, Rows>()
-  rows.set(policy, byList)
-  const known = byList.get(conditions) ?? keeping(2000)
-  byList.set(conditions, known)
-  const told = rung.sure || rung.known === WITHOUT_FORM ? rung.sure : [...rung.known].join()
-  const key = `${rung.id} ${told} ${Object.values(rung.traits).join()}`
-  return (
-    known.get(key) ??
-    known.set(
-      key,
-      conditions.map((condition) => verdictOf(rung, condition, policy))
+export const verdictsOf = rememberWith(
+  (
+    rung: RungTraits,
+    conditions: readonly Condition[],
+    policy: readonly PolicyRule[]
+  ): readonly RungVerdict[] => {
+    const byList = rows.get(policy) ?? new WeakMap<object, Rows>()
+    rows.set(policy, byList)
+    const known = byList.get(conditions) ?? keeping(2000)
+    byList.set(conditions, known)
+    const told = rung.sure || rung.known === WITHOUT_FORM ? rung.sure : [...rung.known].join()
+    const key = `${rung.id} ${told} ${Object.values(rung.traits).join()}`
+    return (
+      known.get(key) ??
+      known.set(
+        key,
+        conditions.map((condition) => verdictOf(rung, condition, policy))
+      )
     )
-  )
-}
+  }
+)
 
 /** More than breath and stay are known when some were set by hand. */
 const unseenWords = (known: ReadonlySet<Trait>, unseen: readonly Trait[]) =>

@@ -8,7 +8,7 @@ import { cautionRules, conditions, judgedCard } from '.'
  * a rung that asks no less. Common practice, no source.
  */
 
-const check = (id: string, card: Card): Found[] =>
+const check = (id: string, card: Card): readonly Found[] =>
   cautionRules.find((rule) => rule.id === id)!.check(card, DEFAULT_SCHOOL)
 const caution = (condition: string, more: Partial<Caution> = {}): Caution => ({
   condition,

@@ -1,8 +1,8 @@
 import { paceOf, speechSeconds } from '../breath'
-import { type Card, type Found, foundIn, type Rule, type School, usualRule } from '../card'
-import { LABELS, mistakeWordsOf, readerOf, touchWordsOf } from '../language'
+import { type Card, type Found, type Rule, type School, usualRule } from '../card'
+import { inEach, LABELS, mistakeWordsOf, readerOf, touchWordsOf } from '../language'
 import { partsIn } from '../reading'
-import { plainText, sidedLines } from '../sides'
+import { plainText, type SidedLine, sidedLines } from '../sides'
 import { oneWording } from './alike'
 
 type Words = NonNullable<ReturnType<typeof mistakeWordsOf>>
@@ -10,7 +10,7 @@ type TouchWords = NonNullable<ReturnType<typeof touchWordsOf>>
 
 /** A rule that reads the words of a card: it says nothing in a language that has none. */
 const inWords =
-  (check: (card: Card, words: Words, school: School) => Found[]): Rule['check'] =>
+  (check: (card: Card, words: Words, school: School) => readonly Found[]): Rule['check'] =>
   (card, school) => {
     const words = mistakeWordsOf(card.language)
     return words ? check(card, words, school) : []
@@ -52,12 +52,12 @@ function onlyForbids(card: Card, words: Words, school: School): Found[] {
 }
 
 /** Cues that only forbid, those that a rung says in place of them too. */
-const cuesForbid = (card: Card, words: Words): Found[] =>
-  foundIn(sidedLines(card), ({ where, text, owner }): Found[] =>
-    CUES.has(owner.of) && words.onlyForbids(text)
-      ? [{ where, message: words.onlyForbidsTold(text) }]
-      : []
-  )
+const cuesForbid = (card: Card, words: Words) => forbiddenIn(sidedLines(card), words)
+const forbiddenIn = inEach(({ where, text, owner }: SidedLine, _, words: Words): Found[] =>
+  CUES.has(owner.of) && words.onlyForbids(text)
+    ? [{ where, message: words.onlyForbidsTold(text) }]
+    : []
+)
 const CUES: ReadonlySet<string> = new Set(['cue', 'insteadCue'])
 
 function tooLong(card: Card, words: Words, school: School): Found[] {

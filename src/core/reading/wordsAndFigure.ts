@@ -1,6 +1,6 @@
 import { type Card, type Found, otherSide, type Side } from '../card'
 import { type Figure, finalPlace, jointOf, keyframesOf, norm, type Segment, sub } from '../figure'
-import { type BodyPart, type Instruction, SAY } from '../language'
+import { type BodyPart, inEach, type Instruction, rememberOf, SAY } from '../language'
 import { bothForms, finalDraft } from './draft'
 import { SIDES } from './moves/stance'
 import { isStep, readCard } from './readLine'
@@ -40,28 +40,22 @@ const AT: Partial<Record<BodyPart, string>> = {
 const FAR = 0.2
 const BESIDE = 0.17
 
-/** Parts that the words bring together, and the figure brings to one of the other side. */
-function apartFrom(told: readonly Instruction[], kept: Figure): string[] {
+/** Instructions that bring a part to one that the figure has it away from, with what is told of it. */
+const apartIn = rememberOf((kept: Figure) => {
   const { sided, figure: say } = SAY.sense
   const { origins } = placedIn(kept)
   const at = (side: Side, name: string) => origins[jointOf(`${side}${name}` as Segment)]!
   const away = (a: Side, one: string, b: Side, two: string) => norm(sub(at(a, one), at(b, two)))
-  return told.flatMap((n, i) => {
+  return inEach((n: Instruction, i) => {
     const { side, part } = n
     const one = AT[part]
     if (n.places.length === 0 || !one || !oneSide(side) || n.keeps) return []
-    // What is moved again by a later step is elsewhere by then.
-    const moved = () =>
-      told.some(
-        (later, at) =>
-          at > i && limbOf(later.part) === limbOf(part) && later.side !== otherSide(side)
-      )
-    return n.places.flatMap((place) => {
+    const apart = n.places.flatMap((place) => {
       const two = place.part && AT[place.part]
       const of = place.side
       if (!two || !oneSide(of) || (two === one && of === side)) return []
       const own = away(side, one, of, two)
-      if (own < FAR || moved()) return []
+      if (own < FAR) return []
       const [limb, goal] = [otherSide(side), otherSide(of)]
       if (away(limb, one, of, two) < BESIDE)
         return say.beside(sided(side, n.word), sided(of, place.word), sided(limb, n.word))
@@ -69,8 +63,22 @@ function apartFrom(told: readonly Instruction[], kept: Figure): string[] {
         return say.besideOther(sided(side, n.word), sided(of, place.word), sided(goal, place.word))
       return []
     })
+    return apart.map((message) => ({ n, i, message }))
   })
-}
+})
+
+/** Parts that the words bring together, and the figure brings to one of the other side. */
+const apartFrom = (told: readonly Instruction[], kept: Figure): string[] =>
+  apartIn(kept)(told)
+    // What is moved again by a later step is elsewhere by then.
+    .filter(
+      ({ n, i }) =>
+        !told.some(
+          ({ part, side }, at) =>
+            at > i && limbOf(part) === limbOf(n.part) && side !== otherSide(n.side as Side)
+        )
+    )
+    .map(({ message }) => message)
 
 /** What of the words, up to a line, a kept figure goes against. */
 function against(card: Card, told: readonly Instruction[], words: Figure, kept: Figure): string[] {
