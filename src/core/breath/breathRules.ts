@@ -65,42 +65,44 @@ const across = (breath: 'in' | 'out'): 'in' | 'out' => (breath === 'in' ? 'out' 
 const phase = (breath: Breath): 'in' | 'out' | null =>
   breath === 'in' || breath === 'out' ? breath : null
 
+function equalTold(
+  before: Place,
+  { step, path }: Place,
+  words: BreathWords | null,
+  message: string
+): Found {
+  const own = new Set(words?.movements(step.text).map((movement) => movement.phase))
+  const other = across(step.breath as 'in' | 'out')
+  // Only what the words allow is offered.
+  const fits = own.size === 0 || (own.size === 1 && own.has(other))
+  return {
+    where: `${path}.breath`,
+    message,
+    ...(fits && before.path !== path
+      ? {
+          fix: {
+            label: SAY.breath.makeIt(LABELS.breath[other]),
+            patches: [{ path: `${path}.breath`, value: other }],
+          },
+        }
+      : {}),
+  }
+}
+
+/** A step that is done with the same breath as the one before it. */
+const equalIn = rememberWith(
+  (after: Place, before: Place, words: BreathWords | null): readonly Found[] => {
+    const breath = phase(after.step.breath)
+    if (!breath || before.step.breath !== breath) return []
+    const message = SAY.breath.equal(before.index + 1, after.index + 1, breath, across(breath))
+    return [equalTold(before, after, words, message)]
+  }
+)
+
 function equalPhases(card: Card): Found[] {
   const words = wordsOf(card)
   return listsOf(card).flatMap((list) => {
-    const found: Found[] = []
-    const tell = (before: Place, after: Place, message: string) => {
-      const own = new Set(words?.movements(after.step.text).map((movement) => movement.phase))
-      const other = across(after.step.breath as 'in' | 'out')
-      // Only what the words allow is offered.
-      const fits = own.size === 0 || (own.size === 1 && own.has(other))
-      found.push({
-        where: `${after.path}.breath`,
-        message,
-        ...(fits && before !== after
-          ? {
-              fix: {
-                label: SAY.breath.makeIt(LABELS.breath[other]),
-                patches: [{ path: `${after.path}.breath`, value: other }],
-              },
-            }
-          : {}),
-      })
-    }
-    list.forEach((after, i) => {
-      const before = list[i - 1]
-      if (!before || !phase(after.step.breath) || before.step.breath !== after.step.breath) return
-      tell(
-        before,
-        after,
-        SAY.breath.equal(
-          before.index + 1,
-          after.index + 1,
-          after.step.breath,
-          across(after.step.breath as 'in' | 'out')
-        )
-      )
-    })
+    const found = list.flatMap((after, i) => (i === 0 ? [] : equalIn(after, list[i - 1]!, words)))
     // A cycle goes from its last step to its first.
     const cycle = list.filter(({ step }) => step.cycle)
     const [first, last] = [cycle[0], cycle.at(-1)]
@@ -113,7 +115,7 @@ function equalPhases(card: Card): Found[] {
       phase(last.step.breath) &&
       first.step.breath === last.step.breath
     )
-      tell(last, first, SAY.breath.cycleEqual(first.step.breath))
+      found.push(equalTold(last, first, words, SAY.breath.cycleEqual(first.step.breath)))
     return found
   })
 }

@@ -5,6 +5,7 @@ import {
   type Pace,
   type School,
   type Step,
+  stepsIn,
   type StepList,
   stepLists,
 } from '../card'
@@ -67,8 +68,8 @@ export const timelineOf = (card: Card, school: Pick<School, 'pace'>): readonly P
 const atPace = rememberWith((card: Card, pace: Pace): readonly Passage[] => {
   const passages: Passage[] = []
   let at = 0
-  const add = (passage: Omit<Passage, 'at'>) => {
-    passages.push({ ...passage, at })
+  const add = (passage: Passage) => {
+    passages.push(passage)
     at = tidySeconds(at + passage.seconds)
   }
   const stay = () => {
@@ -78,23 +79,25 @@ const atPace = rememberWith((card: Card, pace: Pace): readonly Passage[] => {
       part: 'stay',
       where: 'stay',
       breath: card.stay.breaths === undefined ? 'free' : 'breaths',
+      at,
       seconds,
       times: repeatsOf(card.stay),
       cycle: false,
     })
   }
   for (const { list, stays } of stepLists()) {
-    card[list].forEach((step, i) => {
+    for (const { step, path } of stepsIn(card, list)) {
       const times = timesOf(card, step)
       add({
         part: list,
-        where: `${list}[${i}]`,
+        where: path,
         breath: step.breath,
+        at,
         seconds: tidySeconds(phaseSeconds(step, pace) * times),
         times,
         cycle: card.manner === 'moving' && step.cycle === true,
       })
-    })
+    }
     // The stay follows the way in; another way in, when there is one, has a stay of its own.
     if (stays && (list === 'enter' || card[list].length > 0)) stay()
   }
@@ -151,18 +154,18 @@ const MOST_DRAWN = 24
 function breathsDrawn(
   stay: Card['stay'],
   pace: Pace,
-  from: number
-): Omit<RibbonStretch, 'where' | 'part'>[] {
+  { where, part, at: from }: Passage
+): RibbonStretch[] {
   const phases: [Breath, number | undefined][] = [
     ['in', pace.in],
     ['hold-in', pace.holdIn],
     ['out', pace.out],
     ['hold-out', pace.holdOut],
   ]
-  const drawn: Omit<RibbonStretch, 'where' | 'part'>[] = []
+  const drawn: RibbonStretch[] = []
   let at = from
   const add = (breath: Breath, seconds: number) => {
-    drawn.push({ breath, at, seconds })
+    drawn.push({ where, part, breath, at, seconds })
     at = tidySeconds(at + seconds)
   }
   const rest = stay.restBetween ? secondsOfBreaths(stay.restBetween.breaths, pace) : 0
@@ -231,8 +234,7 @@ export function ribbonOf(card: Card, school: Pick<School, 'pace'>): RibbonStretc
     if (passage.breath === 'breaths') {
       if (breathsOnce(card.stay)! * repeats > MOST_DRAWN)
         drawn.push({ where, part, breath: 'free', at, seconds })
-      else
-        drawn.push(...breathsDrawn(card.stay, pace, at).map((each) => ({ where, part, ...each })))
+      else drawn.push(...breathsDrawn(card.stay, pace, passage))
       continue
     }
     const { breath } = passage

@@ -1,5 +1,5 @@
 import type { Card, Rung } from './card'
-import { inEach, packOf, RULE_WORDS, SAY } from '../language'
+import { inEach, packOf, rememberOf, RULE_WORDS, SAY } from '../language'
 import type { Found, Rule } from './rules'
 import { completeness, SECTIONS } from './sections'
 import { idsOf, linksOf, type Part } from './parts'
@@ -19,14 +19,15 @@ const USUAL_GAP = { least: 0.75, most: 6 }
 
 const NAMED = { step: 'steps', cue: 'cues', rung: 'rungs' } as const
 
-/** What links name them by: `step s3`. */
 const named = inEach(({ of, value, path }: Part) => [
   { of, value, path, key: `${of} ${value as string}` },
 ])
+/** The ids of a card with what links name them by: `step s3`. */
+const namedOn = rememberOf((card: Card) => named(idsOf(card)))
 
 function doubles(card: Card): Found[] {
   const seen = new Set<string>()
-  return named(idsOf(card)).flatMap(({ of, value, path, key }) => {
+  return namedOn(card).flatMap(({ of, value, path, key }) => {
     if (!seen.has(key)) {
       seen.add(key)
       return []
@@ -43,7 +44,7 @@ function doubles(card: Card): Found[] {
 
 /** Links inside the card that lead nowhere. */
 function deadLinks(card: Card): Found[] {
-  const ids = new Set(named(idsOf(card)).map(({ key }) => key))
+  const ids = new Set(namedOn(card).map(({ key }) => key))
   return linksOf(card).flatMap(({ to, value, path, owners }) => {
     if (to === 'card' || ids.has(`${to} ${value as string}`)) return []
     const rung = owners.find((owner) => owner.of === 'rung')?.value as Rung | undefined
