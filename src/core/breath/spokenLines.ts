@@ -1,5 +1,5 @@
 import { type Breath, type Card, type Part, partsOf, type Step, stepsOf, type Want } from '../card'
-import { rememberOf, rememberWith } from '../language'
+import { inEach, rememberOf, rememberWith } from '../language'
 import { repeatsOfStep } from './dose'
 
 /** A line that is said with a breath: a step of the card, or one of a rung. */
@@ -19,12 +19,18 @@ export interface SpokenLine {
 const inBreath: Want = ({ spoken }) => spoken === 'breath'
 
 /** Every line of a card that is said with a breath, those of the rungs included. */
-export const spokenLines = rememberOf((card: Card): readonly SpokenLine[] => {
-  const steps = new Map(stepsOf(card).map(({ step }) => [step.id, step]))
-  return partsOf(card, inBreath).map((part) => {
-    const { step = '' } = part.owners[0]!.value as { step?: string }
-    return lineOf(part, steps.get(step))
-  })
+export const spokenLines = rememberOf((card: Card): readonly SpokenLine[] =>
+  linesIn(partsOf(card, inBreath)).map(({ part, instead, line }) =>
+    instead === undefined
+      ? line
+      : lineOf(part, stepsOf(card).findLast(({ step }) => step.id === instead)?.step)
+  )
+)
+
+/** The lines by themselves, with the step that one is said in place of. */
+const linesIn = inEach((part: Part) => {
+  const { step: instead } = part.owners[0]!.value as { step?: string }
+  return [{ part, instead, line: lineOf(part, undefined) }]
 })
 
 /** A line of a part; of what a rung says in place of a step, with that step. */

@@ -58,6 +58,12 @@ export function rememberOf<K extends object, T>(work: (of: K) => T): (of: K) => 
   }
 }
 
+function sameAs(one: readonly unknown[], other: readonly unknown[]): boolean {
+  if (one.length !== other.length) return false
+  for (let i = 0; i < one.length; i += 1) if (one[i] !== other[i]) return false
+  return true
+}
+
 /**
  * As `rememberOf`, of something and all else that it was worked out from: kept until one of them
  * is another.
@@ -69,8 +75,7 @@ export function rememberWith<K extends object, By extends readonly unknown[], T>
   const known = new WeakMap<K, { by: By; value: T }>()
   return (of, ...by) => {
     const before = known.get(of)
-    if (before?.by.length === by.length && before.by.every((each, i) => each === by[i]))
-      return before.value
+    if (before && sameAs(before.by, by)) return before.value
     const value = work(of, ...by)
     known.set(of, { by, value })
     return value
@@ -89,7 +94,7 @@ export function inEach<T, By extends readonly unknown[], R>(
   let before: { all: readonly T[]; by: By; each: (readonly R[])[]; found: readonly R[] } | null =
     null
   return (all, ...by) => {
-    const kept = before?.by.every((each, i) => each === by[i]) ? before : null
+    const kept = before && sameAs(before.by, by) ? before : null
     if (kept?.all === all) return kept.found
     const each: (readonly R[])[] = []
     const found: R[] = []

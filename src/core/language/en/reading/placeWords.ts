@@ -1,6 +1,7 @@
 import type { Side } from '../../../card'
 import type { Thing } from '../../instruction'
 import type { StartTold } from '../../instruction'
+import { remember } from '../../remember'
 import { THING_WORDS } from './bodyWords'
 import { wordsOf } from './phrases'
 
@@ -97,14 +98,15 @@ export const propsIn = (line: string): Thing[] =>
   NAMED.filter(([, named]) => named.test(line)).map(([prop]) => prop)
 
 /** @example namesProp('Slide the straps up.', 'two long straps') // true */
-export function namesProp(text: string, prop: string): boolean {
+export const namesProp = (text: string, prop: string): boolean => lastWord(prop).test(text)
+const lastWord = remember((prop) => {
   const last = prop
     .trim()
     .split(/\s+/)
     .at(-1)!
     .replace(/[^\p{L}\p{N}-]/gu, '')
-  return new RegExp(`\\b${last}s?\\b`, 'iu').test(text)
-}
+  return new RegExp(`\\b${last}s?\\b`, 'iu')
+})
 
 /** Not of a measure: two blocks, and not a pad of 2 cm. */
 const A_PAIR = /\b(?:two|2|pair)\b(?![.,]\d|[ -]?(?:cm|mm|in|inch|inches|m|kg)\b)/i
