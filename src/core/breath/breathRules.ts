@@ -16,15 +16,7 @@ import {
   valueAt,
   type Want,
 } from '../card'
-import {
-  type BreathWords,
-  inEach,
-  packOf,
-  remember,
-  rememberOf,
-  rememberWith,
-  speechIn,
-} from '../language'
+import { type BreathWords, inEach, packOf, remember, rememberOf, speechIn } from '../language'
 import { readLine, splitStep } from '../reading'
 import { repeatsOfStep } from './dose'
 import { paceOf, phaseSeconds } from './phase'
@@ -90,14 +82,12 @@ function equalTold(
 }
 
 /** A step that is done with the same breath as the one before it. */
-const equalIn = rememberWith(
-  (after: Place, before: Place, words: BreathWords | null): readonly Found[] => {
-    const breath = phase(after.step.breath)
-    if (!breath || before.step.breath !== breath) return []
-    const message = SAY.breath.equal(before.index + 1, after.index + 1, breath, across(breath))
-    return [equalTold(before, after, words, message)]
-  }
-)
+function equalIn(after: Place, before: Place, words: BreathWords | null): readonly Found[] {
+  const breath = phase(after.step.breath)
+  if (!breath || before.step.breath !== breath) return []
+  const message = SAY.breath.equal(before.index + 1, after.index + 1, breath, across(breath))
+  return [equalTold(before, after, words, message)]
+}
 
 function equalPhases(card: Card): Found[] {
   const words = wordsOf(card)
@@ -120,28 +110,28 @@ function equalPhases(card: Card): Found[] {
   })
 }
 
-const foldIn = rememberWith(
-  ({ where, text, breath, breathAt }: SpokenLine, words: BreathWords): readonly Found[] => {
-    if (breath !== 'in' && breath !== 'hold-in') return []
-    const fold = words
-      .movements(text)
-      .find((movement) => movement.kind === 'fold' && words.folds(movement.word))
-    if (!fold) return []
-    return [
-      {
-        where,
-        message: SAY.breath.fold(fold.word, LABELS.breath[breath]),
-        fix: { label: SAY.breath.makeOut, patches: [{ path: breathAt, value: 'out' }] },
-      },
-    ]
-  }
+const foldsIn = inEach(
+  (words: BreathWords) =>
+    ({ where, text, breath, breathAt }: SpokenLine): readonly Found[] => {
+      if (breath !== 'in' && breath !== 'hold-in') return []
+      const fold = words
+        .movements(text)
+        .find((movement) => movement.kind === 'fold' && words.folds(movement.word))
+      if (!fold) return []
+      return [
+        {
+          where,
+          message: SAY.breath.fold(fold.word, LABELS.breath[breath]),
+          fix: { label: SAY.breath.makeOut, patches: [{ path: breathAt, value: 'out' }] },
+        },
+      ]
+    }
 )
 
-const folds = inEach((line: SpokenLine, _, words: BreathWords) => foldIn(line, words))
-const foldOnIn = (card: Card, words: BreathWords) => folds(spokenLines(card), words)
+const foldOnIn = (card: Card, words: BreathWords) => foldsIn(spokenLines(card), words)
 
-const twistsIn = inEach((place: Place, _, words: BreathWords) =>
-  words.twists(place.step.text) ? [place] : []
+const twistsIn = inEach(
+  (words: BreathWords) => (place: Place) => (words.twists(place.step.text) ? [place] : [])
 )
 
 function turnWithoutLength(card: Card, words: BreathWords): Found[] {
@@ -167,7 +157,7 @@ function turnWithoutLength(card: Card, words: BreathWords): Found[] {
 }
 
 /** Two things that are said with one phase. */
-const twosIn = inEach(({ where, text, breath }: SpokenLine, _, words: BreathWords) => {
+const twosIn = inEach((words: BreathWords) => ({ where, text, breath }: SpokenLine) => {
   if (breath !== 'in' && breath !== 'out') return []
   const all = words.movements(text)
   const then = words.thenAt(text)
@@ -202,20 +192,22 @@ function rungsOf(card: Card, where: string): string {
 
 const isHold: Want = ({ key }) => key === 'holdIn' || key === 'holdOut'
 
-const heldIn = inEach(({ breath, breathAt }: SpokenLine) =>
-  breath === 'hold-in' || breath === 'hold-out'
-    ? [
-        {
-          where: breathAt,
-          message: SAY.breath.held,
-          fix: { label: SAY.breath.makeFree, patches: [{ path: breathAt, value: 'free' }] },
-        },
-      ]
-    : []
+const heldIn = inEach(
+  () =>
+    ({ breath, breathAt }: SpokenLine) =>
+      breath === 'hold-in' || breath === 'hold-out'
+        ? [
+            {
+              where: breathAt,
+              message: SAY.breath.held,
+              fix: { label: SAY.breath.makeFree, patches: [{ path: breathAt, value: 'free' }] },
+            },
+          ]
+        : []
 )
 
 /** Where a line says that the breath is held. */
-const saidIn = inEach(({ path, value }: Part, _, words: BreathWords) => {
+const saidIn = inEach((words: BreathWords) => ({ path, value }: Part) => {
   const told = words.holdsBreath(value as string)
   return told ? [{ where: path, told }] : []
 })
@@ -245,46 +237,41 @@ function holds(card: Card, school: School): Found[] {
   ]
 }
 
-const counts = inEach((part: Part, _, words: BreathWords) => countIn(part, words))
-const countsWithoutUnit = (card: Card, words: BreathWords) => counts(partsOf(card, isSpoken), words)
+const countsWithoutUnit = (card: Card, words: BreathWords) =>
+  countsIn(partsOf(card, isSpoken), words)
 
-const countIn = rememberWith(
-  ({ path: where, value }: Part, words: BreathWords): readonly Found[] => {
-    const text = value as string
-    const count = words.countIn(text)
-    if (!count) return []
-    const at = text.indexOf(count) + count.length
-    const put = (unit: string) => `${text.slice(0, at)} ${unit}${text.slice(at)}`
-    return [
-      {
-        where,
-        message: SAY.breath.count(count),
-        ...(/\d|^\w+$/.test(count)
-          ? {
-              fix: {
-                label: SAY.breath.sayUnit,
-                patches: [{ path: where, value: put(words.unitAfter) }],
-              },
-            }
-          : {}),
-      },
-    ]
-  }
-)
-
-/** What a line takes of the time that it belongs to. */
-const fitIn = rememberWith(
-  ({ text, breath, given, repeat }: SpokenLine, pace: Pace, rate: number, language: string) => {
-    const lasts = phaseSeconds({ breath, seconds: given }, pace) * (phase(breath) ? 1 : repeat)
-    return { lasts, fit: fitOf(text, lasts, rate, language) }
-  }
+const countsIn = inEach(
+  (words: BreathWords) =>
+    ({ path: where, value }: Part): readonly Found[] => {
+      const text = value as string
+      const count = words.countIn(text)
+      if (!count) return []
+      const at = text.indexOf(count) + count.length
+      const put = (unit: string) => `${text.slice(0, at)} ${unit}${text.slice(at)}`
+      return [
+        {
+          where,
+          message: SAY.breath.count(count),
+          ...(/\d|^\w+$/.test(count)
+            ? {
+                fix: {
+                  label: SAY.breath.sayUnit,
+                  patches: [{ path: where, value: put(words.unitAfter) }],
+                },
+              }
+            : {}),
+        },
+      ]
+    }
 )
 
 /** The lines that take longer than what they belong to. */
-const overIn = inEach((line: SpokenLine, _, pace: Pace, rate: number, language: string) => {
-  if (!line.text) return []
-  const { fit, lasts } = fitIn(line, pace, rate, language)
-  return fit.over === 0 ? [] : [{ ...line, fit, lasts }]
+const overIn = inEach((pace: Pace, rate: number, language: string) => (line: SpokenLine) => {
+  const { where, text, breath, given, repeat } = line
+  if (!text) return []
+  const lasts = phaseSeconds({ breath, seconds: given }, pace) * (phase(breath) ? 1 : repeat)
+  const fit = fitOf(text, lasts, rate, language)
+  return fit.over === 0 ? [] : [{ where, breath, fit, lasts }]
 })
 
 function tooLong(card: Card, school: School): Found[] {

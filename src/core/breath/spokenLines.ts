@@ -28,7 +28,7 @@ export const spokenLines = rememberOf((card: Card): readonly SpokenLine[] =>
 )
 
 /** The lines by themselves, with the step that one is said in place of. */
-const linesIn = inEach((part: Part) => {
+const linesIn = inEach(() => (part: Part) => {
   const { step: instead } = part.owners[0]!.value as { step?: string }
   return [{ part, instead, line: lineOf(part, undefined) }]
 })

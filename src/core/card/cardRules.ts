@@ -19,7 +19,7 @@ const USUAL_GAP = { least: 0.75, most: 6 }
 
 const NAMED = { step: 'steps', cue: 'cues', rung: 'rungs' } as const
 
-const named = inEach(({ of, value, path }: Part) => [
+const named = inEach(() => ({ of, value, path }: Part) => [
   { of, value, path, key: `${of} ${value as string}` },
 ])
 /** The ids of a card with what links name them by: `step s3`. */

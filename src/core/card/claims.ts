@@ -34,7 +34,7 @@ type Claims = (card: Card, words: Words) => readonly Found[]
 
 /** What is found in the lines that a claim may stand in. */
 function claimsIn(which: Want, kind: 'cure' | 'promise' | 'number'): Claims {
-  const found = inEach(({ path, value }: Part, _, words: Words): Found[] => {
+  const found = inEach((words: Words) => ({ path, value }: Part): Found[] => {
     const claim = typeof value === 'string' ? words[kind](value) : null
     if (!claim) return []
     return [

@@ -145,7 +145,7 @@ type Group = Extract<Node, { type: 'group' }>
 
 /** By the tree of what is wanted of each: the parts of a list from one card to the next. */
 const partsOfList = rememberOf((item: Group) =>
-  inEach((value: object, at, path: string) => keptParts(item, value, pathAt(path, at)))
+  inEach((path: string) => (value: object, at) => keptParts(item, value, pathAt(path, at)))
 )
 
 /** By what stands on a card, then by the tree of what is wanted. */
@@ -191,7 +191,7 @@ type Write = (value: unknown) => unknown
 
 /** By who writes, and by the tree of what is wanted of each: a list as it is written anew. */
 const listWritten = rememberOf((write: Write) =>
-  rememberOf((item: Node) => inEach((value: unknown) => [rewritten(item, value, write)]))
+  rememberOf((item: Node) => inEach(() => (value: unknown) => [rewritten(item, value, write)]))
 )
 
 function rewritten(node: Node, value: unknown, write: Write): unknown {
@@ -301,7 +301,7 @@ export function stepsOf(card: Card): readonly StepPlace[] {
 }
 
 const placesIn = remember((list) =>
-  inEach((step: StepPlace['step'], index): StepPlace[] => [
+  inEach(() => (step: StepPlace['step'], index): StepPlace[] => [
     { list: list as StepList, index, step, path: pathAt(list, index) },
   ])
 )

@@ -384,9 +384,10 @@ function worked(
 
 /** Whether the steps of a card close the eyes. */
 const closesEyes = ({ enter, language }: Card): boolean => closing(enter, language).length > 0
-const closing = inEach((step: Step, _, language: string) =>
-  closingIn(language)(step) ? [step] : []
-)
+const closing = inEach((language: string) => {
+  const closes = closingIn(language)
+  return (step: Step) => (closes(step) ? [step] : [])
+})
 const closingIn = remember((language) =>
   rememberOf(
     ({ text }: Step) =>

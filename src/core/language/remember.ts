@@ -86,26 +86,32 @@ export function rememberWith<K extends object, By extends readonly unknown[], T>
  * What is found in each of a list, one after the other. Where the same stands in the same place as
  * a moment ago, with all else as it was, it is not looked at again: while a trainer types, that is
  * nearly everywhere. What is looked at, and what is found in it, is never changed in place.
- * @example const found = inEach((line: Line, at: number, base: string) => slipsIn(line, base))
+ * @example const found = inEach((base: string) => (line: Line) => slipsIn(line, base))
  */
-export function inEach<T, By extends readonly unknown[], R>(
-  look: (each: T, at: number, ...by: By) => readonly R[]
+export function inEach<By extends readonly unknown[], T, R>(
+  looking: (...by: By) => (each: T, at: number) => readonly R[]
 ): (all: readonly T[], ...by: By) => readonly R[] {
-  let before: { all: readonly T[]; by: By; each: (readonly R[])[]; found: readonly R[] } | null =
-    null
+  let before: {
+    by: By
+    look: (each: T, at: number) => readonly R[]
+    all: readonly T[]
+    each: (readonly R[])[]
+    found: readonly R[]
+  } | null = null
   return (all, ...by) => {
     const kept = before && sameAs(before.by, by) ? before : null
     if (kept?.all === all) return kept.found
-    const each: (readonly R[])[] = []
+    const look = kept?.look ?? looking(...by)
+    const each: (readonly R[])[] = new Array(all.length)
     const found: R[] = []
     for (let at = 0; at < all.length; at += 1) {
       const one = all[at]!
       const own =
-        kept && at < kept.all.length && kept.all[at] === one ? kept.each[at]! : look(one, at, ...by)
-      each.push(own)
-      for (const any of own) found.push(any)
+        kept && at < kept.all.length && kept.all[at] === one ? kept.each[at]! : look(one, at)
+      each[at] = own
+      for (let i = 0; i < own.length; i += 1) found.push(own[i]!)
     }
-    before = { all, by, each, found }
+    before = { by, look, all, each, found }
     return found
   }
 }

@@ -53,10 +53,12 @@ function onlyForbids(card: Card, words: Words, school: School): Found[] {
 
 /** Cues that only forbid, those that a rung says in place of them too. */
 const cuesForbid = (card: Card, words: Words) => forbiddenIn(sidedLines(card), words)
-const forbiddenIn = inEach(({ where, text, owner }: SidedLine, _, words: Words): Found[] =>
-  CUES.has(owner.of) && words.onlyForbids(text)
-    ? [{ where, message: words.onlyForbidsTold(text) }]
-    : []
+const forbiddenIn = inEach(
+  (words: Words) =>
+    ({ where, text, owner }: SidedLine): Found[] =>
+      CUES.has(owner.of) && words.onlyForbids(text)
+        ? [{ where, message: words.onlyForbidsTold(text) }]
+        : []
 )
 const CUES: ReadonlySet<string> = new Set(['cue', 'insteadCue'])
 

@@ -58,27 +58,16 @@ const PLACES = ['setUp.place', 'setUp.note', 'enter', 'alignment', 'otherWay', '
 /** Which of them a line stands at; -1 for one that is not read. */
 const placeOf = ({ where, field }: SidedLine) => PLACES.indexOf(field === 'setUp' ? where : field)
 
-/** A line with what it means after what came before: the same one as long as that is. */
-const lineOf = rememberWith(
-  (
-    { where, text, field, owner }: SidedLine,
-    { instructions: _, ...rest }: LineRead,
-    instructions: Instruction[]
-  ): ReadLine => {
+/** A line with what it means after what is known before it, and what is known after it. */
+const readAfter = rememberWith(
+  ({ where, text, field, owner }: SidedLine, known: Known, language: string) => {
+    const { instructions, ...rest } = read(text, language)
     const { id } = owner.value as { id?: string }
-    return { where, text, field, id, ...rest, instructions }
+    const now = settledAfter(known)(instructions)
+    const line: ReadLine = { where, text, field, id, ...rest, instructions: now.settled }
+    return { read: line, after: field === 'alignment' ? now.afterCue() : now.after }
   }
 )
-
-/** A line as it is read after what is known before it, and what is known after it. */
-const readAfter = rememberWith((line: SidedLine, known: Known, language: string) => {
-  const told = read(line.text, language)
-  const now = settledAfter(known)(told.instructions)
-  return {
-    read: lineOf(line, told, now.settled),
-    after: line.field === 'alignment' ? now.afterCue() : now.after,
-  }
-})
 
 /**
  * The set-up, the steps and the cues of a card, read in order: relative words are settled by

@@ -89,20 +89,21 @@ function stillBusy(card: Card): Found[] {
   const { kept } = bothForms(card)
   // The first form is that of the start: the one before a step has the step's own number.
   return stepLines(card).flatMap((line, i) =>
-    busyIn(line, kept[i]!, card.setUp.props, card.language)
+    usesSome(line) ? busyIn(line, kept[i]!, card.setUp.props, card.language) : []
   )
 }
+
+/** Whether a line moves one limb, or a prop. */
+const usesSome = ({ instructions }: ReadLine) =>
+  instructions.some((n) => (USES.has(n.action) && oneSide(n.side)) || movedProp(n))
 
 const busyIn = rememberWith(
   (
     { where, instructions, text }: ReadLine,
-    before: Form,
+    { figure }: Form,
     props: readonly string[],
     language: string
   ): readonly Found[] => {
-    const uses = (n: Instruction) => (USES.has(n.action) && oneSide(n.side)) || movedProp(n)
-    if (!instructions.some(uses)) return []
-    const { figure } = before
     const names = propsIn(text, language)
     const hops = readerOf(language)!.hops(text)
     const found: Found[] = []
@@ -228,7 +229,7 @@ const isStill = ({ instructions, minds }: ReadLine) =>
         (n) => n.keeps === true || (n.action === 'stay' && n.part === 'whole body')
       )
     : minds === true
-const stillLines = inEach((line: ReadLine) => (isStill(line) ? [line] : []))
+const stillLines = inEach(() => (line: ReadLine) => (isStill(line) ? [line] : []))
 
 function doesNothing(card: Card): Found[] {
   return stillLines(stepLines(card)).flatMap(({ field, where }) => {
@@ -267,8 +268,10 @@ function propsNamed(card: Card): Found[] {
 
 /** The props that lines name. */
 const namedProps = () =>
-  inEach(({ where, text }: { where: string; text: string }, _, language: string) =>
-    propsIn(text, language).map((prop) => ({ where, prop }))
+  inEach(
+    (language: string) =>
+      ({ where, text }: { where: string; text: string }) =>
+        propsIn(text, language).map((prop) => ({ where, prop }))
   )
 const propsOfLines = namedProps()
 const propsOfRungs = namedProps()
@@ -334,9 +337,9 @@ const whichSide = (card: Card): readonly Found[] =>
     ? []
     : unsidedIn([...stepLines(card), ...cues(card)], card.writtenFor, card.language)
 
-const unsidedIn = inEach(
-  ({ where, text, instructions }: ReadLine, _, side: Side, language: string): readonly Found[] => {
-    const reader = readerOf(language)!
+const unsidedIn = inEach((side: Side, language: string) => {
+  const reader = readerOf(language)!
+  return ({ where, text, instructions }: ReadLine): readonly Found[] => {
     const n = instructions.find(
       (each) =>
         each.side === null &&
@@ -370,7 +373,7 @@ const unsidedIn = inEach(
       },
     ]
   }
-)
+})
 
 const OPPOSITE_WAYS: [Way, Way][] = [
   ['up', 'down'],

@@ -46,7 +46,7 @@ const apartIn = rememberOf((kept: Figure) => {
   const { origins } = placedIn(kept)
   const at = (side: Side, name: string) => origins[jointOf(`${side}${name}` as Segment)]!
   const away = (a: Side, one: string, b: Side, two: string) => norm(sub(at(a, one), at(b, two)))
-  return inEach((n: Instruction, i) => {
+  return inEach(() => (n: Instruction, i) => {
     const { side, part } = n
     const one = AT[part]
     if (n.places.length === 0 || !one || !oneSide(side) || n.keeps) return []

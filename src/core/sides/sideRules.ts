@@ -15,7 +15,6 @@ import {
   type Lexicon,
   packOf,
   type RelativeKind,
-  rememberOf,
   rememberWith,
   type SideWord,
 } from '../language'
@@ -36,10 +35,7 @@ type Check = (card: Card, lexicon: Lexicon) => readonly Found[]
 
 /** What is found line by line: in a line that stays as it is, it is found once. */
 function inLines(check: (line: SidedLine, lexicon: Lexicon) => Found[]): Check {
-  const foundWith = rememberOf((lexicon: Lexicon) =>
-    rememberOf((line: SidedLine) => check(line, lexicon))
-  )
-  const found = inEach((line: SidedLine, _, lexicon: Lexicon) => foundWith(lexicon)(line))
+  const found = inEach((lexicon: Lexicon) => (line: SidedLine) => check(line, lexicon))
   return (card, lexicon) => found(sidedLines(card), lexicon)
 }
 
@@ -70,11 +66,11 @@ const suspects = inLines(({ where, text, place, condition }, lexicon) =>
     })
 )
 
-const linesThatTell = inEach((line: SidedLine, _, lexicon: Lexicon) =>
-  lexicon.tellsSwap(line.text) ? [line] : []
+const linesThatTell = inEach(
+  (lexicon: Lexicon) => (line: SidedLine) => (lexicon.tellsSwap(line.text) ? [line] : [])
 )
 
-const swapsIn = inEach(({ where, text, field }: SidedLine, _, lexicon: Lexicon) => {
+const swapsIn = inEach((lexicon: Lexicon) => ({ where, text, field }: SidedLine) => {
   if (field !== 'setUp' && field !== 'enter' && field !== 'alignment') return []
   const swap = lexicon.silentSwap(text)
   return swap ? [{ where, swap }] : []
@@ -155,11 +151,17 @@ const NOTHING_YET: Record<RelativeKind, string> = {
   other: SAY.sides.noLimb,
 }
 
-/** What a line names by what it is to the other, and which of them it sets for what follows. */
-const heardIn = rememberWith(({ text }: SidedLine, lexicon: Lexicon) => ({
-  relatives: lexicon.relatives(text),
-  sets: lexicon.sets(text),
-}))
+const HEARD: ReadonlySet<SidedLine['field']> = new Set(['enter', 'alignment', 'exit', 'otherWay'])
+
+/** What each line names by what it is to the other, and which of them it sets for what follows. */
+const heardIn = inEach(
+  (lexicon: Lexicon) =>
+    ({ where, text, field }: SidedLine) =>
+      HEARD.has(field) || where === 'setUp.place'
+        ? [{ where, text, field, relatives: lexicon.relatives(text), sets: lexicon.sets(text) }]
+        : []
+)
+type Heard = ReturnType<typeof heardIn>[number]
 
 /** The relative words of a card that nothing before them sets, in the order in which it is heard. */
 const relativeWords = rememberWith((card: Card, lexicon: Lexicon) => {
@@ -167,9 +169,8 @@ const relativeWords = rememberWith((card: Card, lexicon: Lexicon) => {
   if (card.base === 'side-lying') set.add('top-bottom')
   const named = card.sideNamedBy
   const found: (Found & { kind: RelativeKind })[] = []
-  const tell = (line: SidedLine, fresh: Set<RelativeKind>) => {
-    const { where, text } = line
-    for (const { kind, words, at } of heardIn(line, lexicon).relatives)
+  const tell = ({ where, text, relatives }: Heard, fresh: Set<RelativeKind>) => {
+    for (const { kind, words, at } of relatives)
       // What the line itself has set before counts, too.
       if (!fresh.has(kind) && !lexicon.sets(text.slice(0, at)).has(kind))
         found.push({
@@ -178,21 +179,21 @@ const relativeWords = rememberWith((card: Card, lexicon: Lexicon) => {
           message: SAY.sides.relative(words, NOTHING_YET[kind]),
         })
   }
-  const lines = sidedLines(card)
-  const first = lines.filter(({ where, field }) => field === 'enter' || where === 'setUp.place')
+  const lines = heardIn(sidedLines(card), lexicon)
+  const isFirst = ({ field }: Heard) => field === 'enter' || field === 'setUp'
+  const first = lines.filter(isFirst)
   for (const line of first) {
     tell(line, set)
-    for (const kind of heardIn(line, lexicon).sets) set.add(kind)
+    for (const kind of line.sets) set.add(kind)
   }
   // What stands after the way in may lean on all of it, and on what the side is named by.
   const after = new Set(set)
   for (const kind of lexicon.named(named)) after.add(kind)
   if (card.sides === 'sided' && first.length > 0) after.add('other')
   for (const line of lines) {
-    if (line.field !== 'alignment' && line.field !== 'exit' && line.field !== 'otherWay') continue
-    const { sets } = heardIn(line, lexicon)
-    tell(line, new Set([...after, ...sets]))
-    if (line.field === 'exit') for (const kind of sets) after.add(kind)
+    if (isFirst(line)) continue
+    if (line.relatives.length > 0) tell(line, new Set([...after, ...line.sets]))
+    if (line.field === 'exit') for (const kind of line.sets) after.add(kind)
   }
   return found
 })
@@ -213,16 +214,16 @@ interface Hint {
 
 const LED = /^(?:enter|alignment|mistakes\[\d+\]\.say|ladder\[\d+\]\.steps)/
 
-const hintsIn = rememberWith(
-  ({ where, text }: SidedLine, lexicon: Lexicon, named: string): readonly Hint[] =>
-    LED.test(where) ? lexicon.leadHints(text, named).map((hint) => ({ where, text, ...hint })) : []
+const hintsIn = inEach(
+  (lexicon: Lexicon, named: string) =>
+    ({ where, text }: SidedLine): readonly Hint[] =>
+      LED.test(where)
+        ? lexicon.leadHints(text, named).map((hint) => ({ where, text, ...hint }))
+        : []
 )
 
-const allHints = inEach((line: SidedLine, _, lexicon: Lexicon, named: string) =>
-  hintsIn(line, lexicon, named)
-)
 const leadHints = (card: Card, lexicon: Lexicon): readonly Hint[] =>
-  card.sideNamedBy ? allHints(sidedLines(card), lexicon, card.sideNamedBy) : []
+  card.sideNamedBy ? hintsIn(sidedLines(card), lexicon, card.sideNamedBy) : []
 
 /** Which side the wording of a card leads, by most of what it says; null when it does not tell. */
 function ledByText(card: Card, hints: readonly Hint[]): Side | null {

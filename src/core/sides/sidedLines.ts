@@ -37,4 +37,4 @@ const lineOf = rememberOf((part: Part): readonly SidedLine[] => {
 export const sidedLines = rememberOf((card: Card): readonly SidedLine[] =>
   lines(partsOf(card, isSided))
 )
-const lines = inEach(lineOf)
+const lines = inEach(() => lineOf)

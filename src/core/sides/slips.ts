@@ -77,33 +77,26 @@ const CHECKED = new Set<SidedLine['field']>([
   'otherWay',
 ])
 
-const claimsIn = rememberWith(
-  (
-    line: SidedLine,
-    lexicon: Lexicon,
-    spine: Card['spine'],
-    base: Card['base'],
-    lead: SideRole | null
-  ): readonly Claim[] => {
-    if (!CHECKED.has(line.field)) return []
+const claimsIn = inEach(
+  (lexicon: Lexicon, spine: Card['spine'], base: Card['base'], lead: SideRole | null) => {
     const follows = FOLLOWS[spine] ?? {}
-    return lexicon.claims(line.text, line).flatMap(({ role, word, side, limb }): Claim[] => {
-      if (LEADING_ONLY.has(role) && lead !== 'front') return []
-      const votes: Vote[] = []
-      const other = across[role]
-      const same = alike[role]
-      if (other) votes.push({ anchor: other, side: otherSide(side) })
-      else votes.push({ anchor: limb ? `moves ${limb}` : (same ?? role), side })
-      const follow = role === 'lies' && base !== 'side-lying' ? undefined : follows[role]
-      if (follow)
-        votes.push({ anchor: follow[0], side: follow[1] === 'same' ? side : otherSide(side) })
-      return [{ line, word, role, votes }]
-    })
+    return (line: SidedLine): readonly Claim[] => {
+      if (!CHECKED.has(line.field)) return []
+      return lexicon.claims(line.text, line).flatMap(({ role, word, side, limb }): Claim[] => {
+        if (LEADING_ONLY.has(role) && lead !== 'front') return []
+        const votes: Vote[] = []
+        const other = across[role]
+        const same = alike[role]
+        if (other) votes.push({ anchor: other, side: otherSide(side) })
+        else votes.push({ anchor: limb ? `moves ${limb}` : (same ?? role), side })
+        const follow = role === 'lies' && base !== 'side-lying' ? undefined : follows[role]
+        if (follow)
+          votes.push({ anchor: follow[0], side: follow[1] === 'same' ? side : otherSide(side) })
+        return [{ line, word, role, votes }]
+      })
+    }
   }
 )
-
-const allClaims = inEach((line: SidedLine, _, ...by: LineBy) => claimsIn(line, ...by))
-type LineBy = Parameters<typeof claimsIn> extends [unknown, ...infer By] ? By : never
 
 const LEAD_VOTES = 2
 const FIGURE_VOTES = 3
@@ -197,7 +190,7 @@ function told({ line, word }: Claim, { anchor, side, by }: Settled): Found {
 export function roleSlips(card: Card, lexicon: Lexicon, truths: Truths): Found[] {
   const lead = lexicon.namedRole(card.sideNamedBy)
   const found: Found[] = []
-  const all = allClaims(sidedLines(card), lexicon, card.spine, card.base, lead)
+  const all = claimsIn(sidedLines(card), lexicon, card.spine, card.base, lead)
   // The other way of a twist turns the trunk, not the legs.
   const claims = all.filter(({ line }) => line.field !== 'otherWay')
   const settled = settle(card, lead, truths, claims)
@@ -327,25 +320,16 @@ export function wholeMend(slip: Found, card: Card, lexicon: Lexicon): Found {
 
 /** Two side words of one line that cannot both be right. */
 export const pairSlips = (card: Card, lexicon: Lexicon): readonly Found[] =>
-  allPairSlips(sidedLines(card), lexicon, card.base, card.spine)
+  pairSlipsIn(sidedLines(card), lexicon, card.base, card.spine)
 
-const pairSlipsIn = rememberWith(
-  (
-    { where, text, field }: SidedLine,
-    lexicon: Lexicon,
-    base: Card['base'],
-    spine: Card['spine']
-  ): readonly Found[] =>
-    // The other way of a twist leaves the legs as they are: an arm may come to the knee of its side.
-    field === 'otherWay'
-      ? []
-      : broken(text, { base, spine }, lexicon).map(({ must, told: words }) => ({
-          where,
-          message: must === 'same' ? SAY.sides.pairSame(words) : SAY.sides.pairDiffers(words),
-        }))
-)
-
-const allPairSlips = inEach(
-  (line: SidedLine, _, lexicon: Lexicon, base: Card['base'], spine: Card['spine']) =>
-    pairSlipsIn(line, lexicon, base, spine)
+const pairSlipsIn = inEach(
+  (lexicon: Lexicon, base: Card['base'], spine: Card['spine']) =>
+    ({ where, text, field }: SidedLine): readonly Found[] =>
+      // The other way of a twist leaves the legs as they are: an arm may come to the knee of its side.
+      field === 'otherWay'
+        ? []
+        : broken(text, { base, spine }, lexicon).map(({ must, told: words }) => ({
+            where,
+            message: must === 'same' ? SAY.sides.pairSame(words) : SAY.sides.pairDiffers(words),
+          }))
 )
