@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { keeping, remember, rememberIn, rememberOf, rememberWith } from './remember'
+import { inEach, keeping, remember, rememberIn, rememberOf, rememberWith } from './remember'
 
 describe('what was worked out about a line', () => {
   test('is kept, whatever it was', () => {
@@ -167,5 +167,66 @@ describe('what was worked out about something and all that it hangs on', () => {
     expect([[1], [1, 2], [1], [], [undefined]].map((by) => count(of, ...by))).toEqual([
       1, 2, 1, 0, 1,
     ])
+  })
+})
+
+describe('what is found in each of a list', () => {
+  /** Looks at words, and tells which it looked at. */
+  const looking = () => {
+    const seen: string[] = []
+    const found = inEach((by: string, many: number) => (word: { text: string }, at: number) => {
+      seen.push(word.text)
+      return Array.from({ length: many }, () => `${by}${at}${word.text}`)
+    })
+    return { seen, found }
+  }
+
+  test('is looked for only where another one stands', () => {
+    const { seen, found } = looking()
+    const [a, b, c] = ['a', 'b', 'c'].map((text) => ({ text })) as [object, object, object]
+    const words = (...all: object[]) => all as { text: string }[]
+    expect(found(words(a, b), 'x', 1)).toEqual(['x0a', 'x1b'])
+    expect(found(words(a, c), 'x', 1)).toEqual(['x0a', 'x1c'])
+    expect(seen.join('')).toBe('abc')
+    // Another place is another look: what is found may tell where it is.
+    expect(found(words(c, a), 'x', 2)).toEqual(['x0c', 'x0c', 'x1a', 'x1a'])
+    expect(found(words(c, a, b), 'x', 2)).toEqual(['x0c', 'x0c', 'x1a', 'x1a', 'x2b', 'x2b'])
+    expect(seen.join('')).toBe('abccab')
+    expect(found(words(c), 'x', 2)).toEqual(['x0c', 'x0c'])
+    expect(found(words(c), 'x', 0)).toEqual([])
+    expect(seen.join('')).toBe('abccabc')
+  })
+
+  test('is the same list while the same is looked at', () => {
+    const { seen, found } = looking()
+    const all = [{ text: 'a' }]
+    expect(found(all, 'x', 1)).toBe(found(all, 'x', 1))
+    expect(found([...all], 'x', 1)).toEqual(['x0a'])
+    expect(seen).toEqual(['a'])
+  })
+
+  test('is looked for anew when a look came to no end', () => {
+    let fails = false
+    const found = inEach(() => (each: number) => {
+      if (fails) throw new Error('not yet')
+      return [each]
+    })
+    expect(found([1])).toEqual([1])
+    fails = true
+    expect(() => found([1, 2])).toThrow('not yet')
+    fails = false
+    expect(found([1, 2])).toEqual([1, 2])
+  })
+
+  test('is what looking at all of them finds, whatever was looked at before', () => {
+    const word = fc.constantFrom(...['a', 'b', 'c', 'd'].map((text) => ({ text })))
+    const list = fc.tuple(fc.array(word, { maxLength: 5 }), fc.constantFrom('x', 'y'), fc.nat(2))
+    fc.assert(
+      fc.property(fc.array(list, { maxLength: 12 }), (lists) => {
+        const { found } = looking()
+        for (const [all, by, many] of lists)
+          expect(found(all, by, many)).toEqual(looking().found(all, by, many))
+      })
+    )
   })
 })
