@@ -24,16 +24,10 @@ import { fitOf } from './speech'
 import { type SpokenLine, spokenLines } from './spokenLines'
 import { timesOf } from './timeline'
 
-/** What the words of a language say of breath, kept from one key press to the next. */
+/** What the words of a language say of breath; movements are asked for by several rules. */
 const quick = rememberOf((words: BreathWords): BreathWords => ({
   ...words,
   movements: remember(words.movements),
-  twists: remember(words.twists),
-  turnsTrunk: remember(words.turnsTrunk),
-  lengthens: remember(words.lengthens),
-  thenAt: remember(words.thenAt),
-  twoLimbs: remember(words.twoLimbs),
-  holdsBreath: remember(words.holdsBreath),
 }))
 function wordsOf(card: Card): BreathWords | null {
   const words = packOf(card.language)?.breath
@@ -133,27 +127,22 @@ const foldOnIn = (card: Card, words: BreathWords) => foldsIn(spokenLines(card), 
 const twistsIn = inEach(
   (words: BreathWords) => (place: Place) => (words.twists(place.step.text) ? [place] : [])
 )
+const turnsIn = inEach(
+  (words: BreathWords) => (place: Place) => (words.turnsTrunk(place.step.text) ? [place] : [])
+)
 
 function turnWithoutLength(card: Card, words: BreathWords): Found[] {
-  if (card.spine !== 'twist' && twistsIn(stepsOf(card), words).length === 0) return []
-  return listsOf(card).flatMap((list) =>
-    list.flatMap(({ step, index, path: where }): Found[] => {
-      if (list[0]!.list === 'exit') return []
-      if (!words.turnsTrunk(step.text)) return []
-      // The last in before the turn; a step that is neither in nor out does not part them.
-      const before = list
-        .slice(0, index)
-        .toReversed()
-        .find((each) => each.step.breath === 'in' || each.step.breath === 'out')
-      if (before?.step.breath === 'in' && words.lengthens(before.step.text)) return []
-      return [
-        {
-          where,
-          message: before ? SAY.breath.turnBefore : SAY.breath.turnFirst,
-        },
-      ]
-    })
-  )
+  const steps = stepsOf(card)
+  if (card.spine !== 'twist' && twistsIn(steps, words).length === 0) return []
+  return turnsIn(steps, words).flatMap(({ list, index, path: where }): Found[] => {
+    if (list === 'exit') return []
+    // The last in before the turn; a step that is neither in nor out does not part them.
+    const before = stepsIn(card, list)
+      .slice(0, index)
+      .findLast(({ step }) => phase(step.breath))
+    if (before?.step.breath === 'in' && words.lengthens(before.step.text)) return []
+    return [{ where, message: before ? SAY.breath.turnBefore : SAY.breath.turnFirst }]
+  })
 }
 
 /** Two things that are said with one phase. */

@@ -1,4 +1,4 @@
-import { claimWordsOf, inEach, remember, rememberOf, type RULE_WORDS } from '../language'
+import { claimWordsOf, inEach, type RULE_WORDS } from '../language'
 import type { Card } from './card'
 import { type Part, partsOf, type Want } from './parts'
 import type { Found, Rule } from './rules'
@@ -21,14 +21,6 @@ const isTold: Want = ({ kind, field, key }) =>
   kind === 'words' && TOLD.has(field) && !PLAIN.has(key)
 
 const isEffect: Want = ({ field, key }) => field === 'effects' && key === 'text'
-
-/** A language’s words, kept from one key press to the next. */
-const quickly = rememberOf((words: Words): Words => ({
-  ...words,
-  cure: remember(words.cure),
-  promise: remember(words.promise),
-  number: remember(words.number),
-}))
 
 type Claims = (card: Card, words: Words) => readonly Found[]
 
@@ -63,7 +55,7 @@ const unsourced =
 const rule = (id: keyof typeof RULE_WORDS & `claims/${string}`, check: Claims): Rule =>
   usualRule(id, 'mend', (card) => {
     const words = claimWordsOf(card.language)
-    return words ? check(card, quickly(words)) : []
+    return words ? check(card, words) : []
   })
 
 /** The rules about what is claimed of a pose. */

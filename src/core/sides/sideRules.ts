@@ -18,7 +18,6 @@ import {
   rememberWith,
   type SideWord,
 } from '../language'
-import { quick } from './quick'
 import {
   mistakeSlips,
   pairSlips,
@@ -111,8 +110,8 @@ const onOf = ({ owner }: SidedLine) => (owner.value as { on?: On }).on ?? null
 
 const oneSidedCues = inLines((line, lexicon) => {
   const { where, text, owner } = line
-  const only = lexicon.onlyOneSide(text)
-  if (!only || onOf(line) !== 'both') return []
+  const only = onOf(line) === 'both' && lexicon.onlyOneSide(text)
+  if (!only) return []
   return [
     {
       where,
@@ -135,8 +134,8 @@ const oneSidedForms = inLines((line, lexicon) => {
         message: SAY.sides.counts(counts),
       },
     ]
-  const only = lexicon.onlyOneSide(text)
-  if (!only || onOf(line)) return []
+  const only = !onOf(line) && lexicon.onlyOneSide(text)
+  if (!only) return []
   return [
     {
       where,
@@ -282,12 +281,12 @@ function loneSides(card: Card, lexicon: Lexicon): Found[] {
     lexicon.find(text).filter(({ role, kind }) => role === 'swaps' && kind !== 'turn')
   return lines.flatMap((line) => {
     const [word] = named(line)
-    if (!word || lexicon.suspects(line.text, line).length > 0) return []
+    if (!word) return []
     const near = lines.filter(({ field }) => field === line.field)
     const both =
       near.some((each) => named(each).some(({ side }) => side !== word.side)) ||
       near.some(({ text }) => lexicon.tellsSwap(text) || lexicon.tellsOther(text))
-    return both
+    return both || lexicon.suspects(line.text, line).length > 0
       ? []
       : [{ where: line.where, message: SAY.sides.lone(wordIn(line.text, word), word.other) }]
   })
@@ -299,7 +298,7 @@ const onCards =
   (check: Check): Rule['check'] =>
   (card) => {
     const pack = packOf(card.language)
-    return pack && kinds.includes(card.sides) ? check(card, quick(pack.sides)) : []
+    return pack && kinds.includes(card.sides) ? check(card, pack.sides) : []
   }
 const sided = onCards(['sided'])
 const even = onCards(['even'])
