@@ -191,15 +191,15 @@ type Write = (value: unknown) => unknown
 
 /** By who writes, and by the tree of what is wanted of each: a list as it is written anew. */
 const listWritten = rememberOf((write: Write) =>
-  rememberOf((item: Node) => inEach(() => (value: unknown) => [rewritten(item, value, write)]))
+  rememberOf((item: Node) => inEach(() => (value: object) => [rewritten(item, value, write)]))
 )
 
 function rewritten(node: Node, value: unknown, write: Write): unknown {
   if (value === undefined) return value
   if (node.type === 'leaf') return write(value)
   if (node.type === 'list') {
-    const list = value as unknown[]
-    const now = listWritten(write)(node.item)(list)
+    const list = value as object[]
+    const now = node.item.type === 'leaf' ? list.map(write) : listWritten(write)(node.item)(list)
     return now.some((each, i) => each !== list[i]) ? now : list
   }
   let copy: Record<string, unknown> | null = null
