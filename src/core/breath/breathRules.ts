@@ -44,9 +44,6 @@ const inWords =
 
 type Place = StepPlace
 
-const listsOf = (card: Card): (readonly Place[])[] =>
-  stepLists().map(({ list }) => stepsIn(card, list))
-
 const across = (breath: 'in' | 'out'): 'in' | 'out' => (breath === 'in' ? 'out' : 'in')
 const phase = (breath: Breath): 'in' | 'out' | null =>
   breath === 'in' || breath === 'out' ? breath : null
@@ -85,7 +82,8 @@ function equalIn(after: Place, before: Place, words: BreathWords | null): readon
 
 function equalPhases(card: Card): Found[] {
   const words = wordsOf(card)
-  return listsOf(card).flatMap((list) => {
+  return stepLists().flatMap(({ list: name }) => {
+    const list = stepsIn(card, name)
     const found = list.flatMap((after, i) => (i === 0 ? [] : equalIn(after, list[i - 1]!, words)))
     // A cycle goes from its last step to its first.
     const cycle = list.filter(({ step }) => step.cycle)

@@ -29,13 +29,6 @@ export interface Rule {
   deck?: (cards: readonly Card[], school: School) => Map<string, Found[]>
 }
 
-/** What is found in each of many. As flatMap, in half the time where nearly all hold nothing. */
-export function foundIn<T, R>(all: readonly T[], look: (each: T) => readonly R[]): R[] {
-  const found: R[] = []
-  for (const each of all) for (const one of look(each)) found.push(one)
-  return found
-}
-
 /**
  * Runs rules over a card.
  * @param asked whether the card’s review is asked for: what is missing is told then, too

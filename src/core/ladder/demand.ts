@@ -22,7 +22,7 @@ import {
   supportCorners,
   USUAL_STATURE,
 } from '../figure'
-import { inEach, remember, rememberOf } from '../language'
+import { inEach } from '../language'
 import { partsIn, readLine } from '../reading'
 import { type Motion, motionsOf, NORMS } from './motions'
 import { rungForm } from './rungForm'
@@ -384,20 +384,15 @@ function worked(
 
 /** Whether the steps of a card close the eyes. */
 const closesEyes = ({ enter, language }: Card): boolean => closing(enter, language).length > 0
-const closing = inEach((language: string) => {
-  const closes = closingIn(language)
-  return (step: Step) => (closes(step) ? [step] : [])
+const closing = inEach((language: string) => (step: Step) => {
+  // To name parts is sooner done than to read, and few lines name the eyes.
+  const closes =
+    partsIn(step.text, language).includes('gaze') &&
+    readLine(step.text, language).instructions.some(
+      ({ part, action }) => part === 'gaze' && action === 'close'
+    )
+  return closes ? [step] : []
 })
-const closingIn = remember((language) =>
-  rememberOf(
-    ({ text }: Step) =>
-      // To name parts is sooner done than to read, and few lines name the eyes.
-      partsIn(text, language).includes('gaze') &&
-      readLine(text, language).instructions.some(
-        ({ part, action }) => part === 'gaze' && action === 'close'
-      )
-  )
-)
 
 /** A rung with what it asks; null when nothing tells its form. */
 export interface RungDemand {

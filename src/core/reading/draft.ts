@@ -246,47 +246,24 @@ const asRead = ({ instructions }: ReadLine, turned: boolean) =>
 /** Where a card begins, by its set-up; the same set-up begins with the same stance. */
 function beginOf(card: Card, turned: boolean) {
   const [place, note] = ['setUp.place', 'setUp.note'].map((where) => lineAt(card).get(where))
-  return beginBy(
-    place ?? note ?? NO_LINE,
-    place,
-    note,
+  const own: Side | null = card.sides === 'sided' ? 'right' : null
+  const key = JSON.stringify([
     card.base,
-    card.sides,
-    card.language,
-    turned
-  )
+    own,
+    turned,
+    place && [startIn(place.text, card.language), asked(asRead(place, turned))],
+    note && asked(asRead(note, turned)),
+  ])
+  const before = starts.get(key)
+  if (before) return before
+  const begun = place
+    ? startStance(place.text, card.language, asRead(place, turned), own, turned)
+    : null
+  const s = begun?.stance ?? stanceOf(startFigure(OF_BASE[card.base])!, own)
+  if (!begun && card.base === 'side-lying') takeStart(s, 'side-lying', false)
+  if (note) for (const n of asRead(note, turned)) if (byNote(n)) apply(s, n)
+  return starts.set(key, { stance: s, did: begun?.did ?? [], known: begun !== null })
 }
-const NO_LINE = {}
-
-const beginBy = rememberWith(
-  (
-    _: object,
-    place: ReadLine | undefined,
-    note: ReadLine | undefined,
-    base: Card['base'],
-    sides: Card['sides'],
-    language: string,
-    turned: boolean
-  ) => {
-    const own: Side | null = sides === 'sided' ? 'right' : null
-    const key = JSON.stringify([
-      base,
-      own,
-      turned,
-      place && [startIn(place.text, language), asked(asRead(place, turned))],
-      note && asked(asRead(note, turned)),
-    ])
-    const before = starts.get(key)
-    if (before) return before
-    const begun = place
-      ? startStance(place.text, language, asRead(place, turned), own, turned)
-      : null
-    const s = begun?.stance ?? stanceOf(startFigure(OF_BASE[base])!, own)
-    if (!begun && base === 'side-lying') takeStart(s, 'side-lying', false)
-    if (note) for (const n of asRead(note, turned)) if (byNote(n)) apply(s, n)
-    return starts.set(key, { stance: s, did: begun?.did ?? [], known: begun !== null })
-  }
-)
 
 const kepts = new WeakMap<Figure, Map<string, Stance>>()
 

@@ -2,7 +2,6 @@ import { LABELS, RULE_WORDS, SAY } from '../language'
 import {
   type Card,
   type Found,
-  foundIn,
   freshId,
   type On,
   otherSide,
@@ -80,7 +79,7 @@ function silentSwaps(card: Card, lexicon: Lexicon): Found[] {
   const lines = sidedLines(card)
   if (linesThatTell(lines, lexicon).length > 0) return []
   const asked = new Set<string>()
-  return foundIn(swapsIn(lines, lexicon), ({ where, swap }) => {
+  return swapsIn(lines, lexicon).flatMap(({ where, swap }) => {
     if (asked.has(swap.say)) return []
     asked.add(swap.say)
     const cue = {
