@@ -130,7 +130,7 @@ await main(async () => {
              HAVING max(v.version) IS DISTINCT FROM c.current_version
                OR count(v.version) <> c.current_version
                -- Nothing but the notes is ever changed here.
-               OR count(DISTINCT v.body - 'notes') FILTER (WHERE v.author = 'T') > 1) broken`
+               OR count(DISTINCT v.body::jsonb - 'notes') FILTER (WHERE v.author = 'T') > 1) broken`
         )
         return { tried, kept: kept.length, lost: lost.length + halves, odd, refused, unanswered }
       }

@@ -152,7 +152,7 @@ export async function createCard(
        VALUES (?, 1, ${names.map(() => '?').join(', ')}) ON CONFLICT (id) DO NOTHING RETURNING id
      ), version AS (
        INSERT INTO card_versions (card_id, version, format, body, author, note)
-       SELECT id, 1, ${FORMAT_VERSION}, ?::jsonb, ?, ? FROM card
+       SELECT id, 1, ${FORMAT_VERSION}, ?::json, ?, ? FROM card
      ), words AS (
        INSERT INTO search_words SELECT unnest(?::text[]) ON CONFLICT DO NOTHING
      ), touched AS (
@@ -192,7 +192,7 @@ export async function saveCard(
        RETURNING id, current_version, words
      ), version AS (
        INSERT INTO card_versions (card_id, version, format, body, author, note, save_key)
-       SELECT id, current_version, ${FORMAT_VERSION}, ?::jsonb, ?, ?, ? FROM card RETURNING version, created_at
+       SELECT id, current_version, ${FORMAT_VERSION}, ?::json, ?, ?, ? FROM card RETURNING version, created_at
      ), words AS (
        INSERT INTO search_words
        SELECT unnest(card.words) FROM card

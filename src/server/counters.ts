@@ -23,7 +23,7 @@ export async function countersInCircle(
   const { rows } = await trx.raw<{ rows: { id: string; counter: string[] }[] }>(
     `SELECT c.id, v.body->'counter' AS counter FROM cards c
      JOIN card_versions v ON v.card_id = c.id AND v.version = c.current_version
-     WHERE c.deleted_at IS NULL AND jsonb_array_length(v.body->'counter') > 0`
+     WHERE c.deleted_at IS NULL AND json_array_length(v.body->'counter') > 0`
   )
   const loops = loopsOf(new Map(rows.map((row) => [row.id, row.counter])))
   const told = new Map<string, string>()
