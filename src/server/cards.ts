@@ -46,6 +46,7 @@ export function shelfColumns(card: Card, text = JSON.stringify(card)) {
     manner: card.manner,
     sides: card.sides,
     drawn: isDrawn(card),
+    counter: card.counter,
     words: searchedWords(card),
     picture: createHash('sha256').update(text).digest('hex').slice(0, 16),
     unwritten: completeness(card)

@@ -21,9 +21,7 @@ export async function countersInCircle(
   trx: Knex | Knex.Transaction
 ): Promise<string[]> {
   const { rows } = await trx.raw<{ rows: { id: string; counter: string[] }[] }>(
-    `SELECT c.id, v.body->'counter' AS counter FROM cards c
-     JOIN card_versions v ON v.card_id = c.id AND v.version = c.current_version
-     WHERE c.deleted_at IS NULL AND json_array_length(v.body->'counter') > 0`
+    `SELECT id, counter FROM cards WHERE deleted_at IS NULL AND counter <> '{}'`
   )
   const loops = loopsOf(new Map(rows.map((row) => [row.id, row.counter])))
   const told = new Map<string, string>()

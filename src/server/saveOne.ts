@@ -5,12 +5,8 @@ import { db } from './db'
 
 /** Whether a card is stored with other counter poses than these. */
 async function changesCounters({ id, counter }: Card): Promise<boolean> {
-  const { rows } = await db().raw<{ rows: { counter: string[] }[] }>(
-    `SELECT v.body->'counter' AS counter FROM cards c JOIN card_versions v
-     ON v.card_id = c.id AND v.version = c.current_version WHERE c.id = ?`,
-    [id]
-  )
-  return JSON.stringify(rows[0]?.counter ?? []) !== JSON.stringify(counter)
+  const stored = await db()('cards').where({ id }).first('counter')
+  return JSON.stringify(stored?.counter ?? []) !== JSON.stringify(counter)
 }
 
 export interface Save {

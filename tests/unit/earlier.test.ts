@@ -4,7 +4,7 @@ import knex from 'knex'
 import { completeness, SECTIONS, withValue } from '@/core/card'
 import { finalFigure, keyframesOf, solve } from '@/core/figure'
 import { readCard, writeJson, writeMarkdown } from '@/core/formats'
-import { closeDb } from '@/server/db'
+import { closeDb, db } from '@/server/db'
 import { loadCard, saveCard } from '@/server/cards'
 import { loadVersion } from '@/server/history'
 import { packedShelf } from '@/server/shelf'
@@ -78,7 +78,7 @@ describe('a database of format 1', () => {
     ])
 
   beforeAll(async () => {
-    const db = knex({ client: 'pg', connection: own.href })
+    const old = knex({ client: 'pg', connection: own.href })
     migrations('for (let n = 1; n <= 6; n += 1) await db.migrate.up(all)')
     for (const { text } of files) {
       const card = readCard(text)
@@ -86,7 +86,7 @@ describe('a database of format 1', () => {
         (sum, { complete }, i) => sum + Number(complete) * 2 ** i,
         0
       )
-      await db('cards').insert({
+      await old('cards').insert({
         id: card.id,
         current_version: 1,
         number: card.number,
@@ -100,22 +100,22 @@ describe('a database of format 1', () => {
         sections: bits,
       })
       // As it was stored: with the words of format 1.
-      const old = [...text.matchAll(/^```json rung (\S+)\n(.*)$/gm)].reduce(
-        (body, [, id, data]) => {
-          const at = body.ladder.findIndex((rung) => rung.id === id)
-          return withValue(body, `ladder[${at}].figure`, JSON.parse(data!))
+      const body = [...text.matchAll(/^```json rung (\S+)\n(.*)$/gm)].reduce(
+        (now, [, id, data]) => {
+          const at = now.ladder.findIndex((rung) => rung.id === id)
+          return withValue(now, `ladder[${at}].figure`, JSON.parse(data!))
         },
         card
       )
-      await db('card_versions').insert({
+      await old('card_versions').insert({
         card_id: card.id,
         version: 1,
-        body: JSON.stringify(old),
+        body: JSON.stringify(body),
         author: 'Ada',
       })
     }
     migrations('await db.migrate.latest(all)')
-    await db.destroy()
+    await old.destroy()
     await closeDb()
     process.env.DATABASE_URL = own.href
   })
@@ -142,6 +142,14 @@ describe('a database of format 1', () => {
         .flatMap(({ unwritten }) => unwritten)
         .every((id) => SECTIONS.some((each) => each.id === id))
     ).toBe(true)
+  })
+
+  test('the counter poses of each card are known without its body', async () => {
+    const rows: { id: string; counter: string[] }[] = await db()('cards').select('id', 'counter')
+    expect(new Map(rows.map(({ id, counter }) => [id, counter]))).toEqual(
+      new Map(files.map(({ text }) => readCard(text)).map(({ id, counter }) => [id, counter]))
+    )
+    expect(rows.some(({ counter }) => counter.length > 0)).toBe(true)
   })
 
   test('it is saved on in today’s format, and the version before is still read', async () => {
